@@ -1,0 +1,45 @@
+package cauldron.core.apparatus;
+
+/**
+ * One apparatus at work. It starts at time 0 and knows nothing of displays: how often and in which
+ * pieces it is advanced must not change its numbers. A {@link Run} drives it, keeps its history and
+ * takes it back in time through snapshots.
+ */
+public interface Experiment {
+
+    /** Told of each event, with its exact time. */
+    interface EventSink {
+        /**
+         * Takes note of an event.
+         *
+         * @param kind place in {@link Manifest#events}
+         * @param time model seconds
+         */
+        void event(int kind, double time);
+    }
+
+    /** Present time in seconds. */
+    double time();
+
+    /**
+     * Goes on to a time not before the present, telling of every event in (present, time].
+     *
+     * @param time model seconds
+     */
+    void advanceTo(double time, EventSink sink);
+
+    /** Does something to it now. Unknown actions are refused with {@link IllegalArgumentException}. */
+    void act(Action action);
+
+    /** The value of a channel now, in SI; NaN where it has none yet. */
+    double read(int channel);
+
+    /** Fills in the scene now, in the order of {@link Manifest#scene}. */
+    void scene(double[] out);
+
+    /** The whole state now, enough to {@link #restore} it exactly. */
+    double[] snapshot();
+
+    /** Returns to a state that {@link #snapshot} gave. */
+    void restore(double[] snapshot);
+}

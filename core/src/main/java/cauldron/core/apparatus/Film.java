@@ -1,0 +1,113 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What a high-speed camera saw of a run: for each frame the places, in picture elements, of what is in
+ * view. Settings, channels and the instants of events are not in it. Places are rounded to 1/32 of a
+ * picture element, as a real film would be coarser still.
+ *
+ * @param rate   frames per second
+ * @param frames number of frames; frame 0 is at film time 0
+ * @param width  width of the picture in picture elements
+ * @param height height of the picture
+ * @param scale  picture elements per metre in the plane of the apparatus
+ * @param still  fields that are the same in all frames, by id
+ * @param moving ids of the fields in {@code body}
+ * @param body   value of each moving field, frame by frame, in 1/32 of a picture element; flags 0 or 1
+ */
+public record Film(double rate, int frames, int width, int height, double scale, Map<String, Object> still,
+                   List<String> moving, short[] body) {
+
+    /** Parts of a picture element that places are rounded to. */
+    public static final int FINENESS = 32;
+    /** Width of the picture; with the frame steps of apparatus it keeps every place within a short. */
+    private static final int WIDTH = 1000;
+
+    /**
+     * Films a recipe from its beginning.
+     *
+     * @param view    id of a view
+     * @param rate    frames per second
+     * @param seconds length of the film
+     */
+    public static Film shoot(Recipe recipe, String view, double rate, double seconds) {
+        Run run = Run.replay(recipe, 0);
+        Manifest manifest = run.manifest();
+        double[] frame = run.frame(view);
+        double scale = WIDTH / frame[2];
+        int height = (int) Math.round(frame[3] * scale);
+        int frames = (int) Math.floor(seconds * rate + 1e-9) + 1;
+        List<Manifest.SceneField> fields = manifest.scene();
+        double[] scene = new double[fields.size()];
+        short[][] all = new short[fields.size()][frames];
+        int nextAction = 0;
+        for (int f = 0; f < frames; f++) {
+            double time = f / rate;
+            while (nextAction < recipe.actions().size() && recipe.actions().get(nextAction).time() <= time) {
+                Recipe.Timed timed = recipe.actions().get(nextAction++);
+                if (timed.time() > 0) {
+                    run.seek(timed.time());
+                    run.act(timed.action());
+                }
+            }
+            run.seek(time);
+            run.scene(scene);
+            for (int i = 0; i < scene.length; i++) {
+                all[i][f] = picture(fields.get(i).kind(), scene[i], frame, scale);
+            }
+        }
+        Map<String, Object> still = Tree.of();
+        List<String> moving = new ArrayList<>();
+        List<short[]> bodies = new ArrayList<>();
+        for (int i = 0; i < scene.length; i++) {
+            if (!fields.get(i).filmed()) {
+                continue;
+            }
+            if (isStill(all[i])) {
+                still.put(fields.get(i).id(), (double) all[i][0]);
+            } else {
+                moving.add(fields.get(i).id());
+                bodies.add(all[i]);
+            }
+        }
+        short[] body = new short[frames * moving.size()];
+        for (int f = 0; f < frames; f++) {
+            for (int i = 0; i < moving.size(); i++) {
+                body[f * moving.size() + i] = bodies.get(i)[f];
+            }
+        }
+        return new Film(rate, frames, WIDTH, height, scale, still, moving, body);
+    }
+
+    private static short picture(Manifest.SceneField.Kind kind, double value, double[] frame, double scale) {
+        switch (kind) {
+            case X:
+                return (short) Math.round((value - frame[0]) * scale * FINENESS);
+            case Y:
+                return (short) Math.round((frame[1] + frame[3] - value) * scale * FINENESS);
+            case LENGTH:
+                return (short) Math.round(value * scale * FINENESS);
+            default:
+                return (short) (value != 0 ? 1 : 0);
+        }
+    }
+
+    private static boolean isStill(short[] values) {
+        for (short value : values) {
+            if (value != values[0]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** All but the body. */
+    public Map<String, Object> header() {
+        return Tree.of("rate", rate, "frames", (double) frames, "width", (double) width, "height", (double) height,
+                "scale", scale, "fineness", (double) FINENESS, "still", still, "moving", moving);
+    }
+}

@@ -1,0 +1,120 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import cauldron.core.quantity.Units;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * All that an apparatus declares of itself. Settings panels, readouts, graphs, stop-at, catalogue pages
+ * and the checks of sheets are made from it.
+ *
+ * @param modelVersion rises when the same recipe would give other numbers
+ * @param interval     seconds of model time between samples of the channels
+ * @param speed        model seconds for each second on the wall at speed 1
+ * @param scene        what a drawing needs, in order
+ * @param instruments  ids of instruments that make sense here
+ * @param slips        what learners commonly get wrong with it
+ */
+public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
+                       double interval, double speed, List<Setting> settings, List<Channel> channels,
+                       List<EventKind> events, List<View> views, List<SceneField> scene, List<Handle> handles,
+                       List<Act> acts, List<String> instruments, List<String> slips) {
+
+    /** Something that happens at an instant and can be stopped at. */
+    public record EventKind(String id, String name) {
+    }
+
+    /** A way of looking at the apparatus. */
+    public record View(String id, String name) {
+    }
+
+    /**
+     * One number of the scene: metres, radians, or 0 and 1.
+     *
+     * @param kind   how a film turns it into picture coordinates
+     * @param filmed whether a camera would see it
+     */
+    public record SceneField(String id, Kind kind, boolean filmed) {
+        /** What a field stands for. */
+        public enum Kind { X, Y, LENGTH, FLAG }
+    }
+
+    /**
+     * A part that can be moved by hand.
+     *
+     * @param xField scene field of its place
+     * @param yField scene field of its place
+     */
+    public record Handle(String id, String name, String xField, String yField, String radiusField) {
+    }
+
+    /** Something that can be done to it besides moving and setting. */
+    public record Act(String id, String name) {
+    }
+
+    public Setting setting(String settingId) {
+        for (Setting setting : settings) {
+            if (setting.id().equals(settingId)) {
+                return setting;
+            }
+        }
+        throw new SettingException(settingId, name + " has no setting “" + settingId + "”");
+    }
+
+    /** The place of a channel in {@link #channels}. */
+    public int channel(String channelId) {
+        for (int i = 0; i < channels.size(); i++) {
+            if (channels.get(i).id().equals(channelId)) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException(name + " has no channel “" + channelId + "”");
+    }
+
+    /** The place of an event kind in {@link #events}. */
+    public int event(String eventId) {
+        for (int i = 0; i < events.size(); i++) {
+            if (events.get(i).id().equals(eventId)) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException(name + " has no event “" + eventId + "”");
+    }
+
+    /** The place of a scene field in {@link #scene}. */
+    public int sceneField(String fieldId) {
+        for (int i = 0; i < scene.size(); i++) {
+            if (scene.get(i).id().equals(fieldId)) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException(name + " has no scene field “" + fieldId + "”");
+    }
+
+    public Map<String, Object> toTree() {
+        List<Object> s = new ArrayList<>();
+        settings.forEach(x -> s.add(x.toTree()));
+        List<Object> c = new ArrayList<>();
+        for (Channel channel : channels) {
+            Map<String, Object> tree = channel.toTree();
+            tree.put("perSi", 1 / Units.parse(channel.unit()).factor());
+            c.add(tree);
+        }
+        List<Object> e = new ArrayList<>();
+        events.forEach(x -> e.add(Tree.of("id", x.id(), "name", x.name())));
+        List<Object> v = new ArrayList<>();
+        views.forEach(x -> v.add(Tree.of("id", x.id(), "name", x.name())));
+        List<Object> f = new ArrayList<>();
+        scene.forEach(x -> f.add(Tree.of("id", x.id(), "kind", x.kind().name().toLowerCase(), "filmed", x.filmed())));
+        List<Object> h = new ArrayList<>();
+        handles.forEach(x -> h.add(Tree.of("id", x.id(), "name", x.name(), "xField", x.xField(), "yField",
+                x.yField(), "radiusField", x.radiusField())));
+        List<Object> a = new ArrayList<>();
+        acts.forEach(x -> a.add(Tree.of("id", x.id(), "name", x.name())));
+        return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
+                topics, "interval", interval, "speed", speed, "settings", s, "channels", c, "events", e, "views", v,
+                "scene", f, "handles", h, "acts", a, "instruments", instruments, "slips", slips);
+    }
+}

@@ -1,0 +1,40 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * All it takes to have a trial again: replayed anywhere, it gives the same numbers.
+ *
+ * @param settings values as {@link Settings} takes them
+ * @param seed     chance, where the model has any
+ * @param actions  what was done while it ran, in order of time
+ */
+public record Recipe(String apparatus, int modelVersion, Map<String, Object> settings, int seed,
+                     List<Timed> actions) {
+
+    /** An action and its time in model seconds. */
+    public record Timed(double time, Action action) {
+    }
+
+    public Map<String, Object> toTree() {
+        List<Object> list = new ArrayList<>();
+        for (Timed timed : actions) {
+            list.add(Tree.of("time", timed.time(), "action", timed.action().toTree()));
+        }
+        return Tree.of("apparatus", apparatus, "modelVersion", (double) modelVersion, "settings", settings, "seed",
+                (double) seed, "actions", list);
+    }
+
+    /** Reads a recipe from its tree. Values are checked when it is run. */
+    public static Recipe fromTree(Map<String, Object> tree) {
+        List<Timed> actions = new ArrayList<>();
+        for (Map<String, Object> item : Tree.maps(tree, "actions")) {
+            actions.add(new Timed(Tree.number(item, "time"), Action.fromTree(Tree.map(item, "action"))));
+        }
+        return new Recipe(Tree.text(tree, "apparatus"), (int) Tree.number(tree, "modelVersion"),
+                Tree.map(tree, "settings"), (int) Tree.number(tree, "seed", 0), actions);
+    }
+}

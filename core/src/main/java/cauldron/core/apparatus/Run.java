@@ -1,0 +1,289 @@
+package cauldron.core.apparatus;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * An experiment with its history. A run is recorded whole: every channel is sampled all the time, so one
+ * can be shown that nobody asked for while it ran; and any moment can be gone back to, because snapshots
+ * are kept along the way. Going back changes nothing; acting in the past drops what came after.
+ */
+public final class Run {
+
+    private static final int SAMPLES_PER_SNAPSHOT = 60;
+    private static final double ROOT_ACCURACY = 1e-12;
+
+    private final Apparatus apparatus;
+    private final Manifest manifest;
+    private final Settings settings;
+    private final int seed;
+    private final Experiment experiment;
+    private final List<Recipe.Timed> actions = new ArrayList<>();
+    private final List<Integer> eventKinds = new ArrayList<>();
+    private final List<Double> eventTimes = new ArrayList<>();
+    private final List<Double> snapshotTimes = new ArrayList<>();
+    private final List<double[]> snapshots = new ArrayList<>();
+    private double[][] samples;
+    private int sampleCount;
+    private double head;
+
+    public Run(Apparatus apparatus, Settings settings, int seed) {
+        this.apparatus = apparatus;
+        this.manifest = apparatus.manifest();
+        this.settings = settings;
+        this.seed = seed;
+        this.experiment = apparatus.prepare(settings, seed);
+        this.samples = new double[manifest.channels().size()][256];
+        keepSnapshot();
+        sample();
+    }
+
+    /** Replays a recipe from its beginning to a time. */
+    public static Run replay(Recipe recipe, double until) {
+        Apparatus apparatus = Inventory.get(recipe.apparatus());
+        Run run = new Run(apparatus, Settings.of(apparatus.manifest(), recipe.settings()), recipe.seed());
+        for (Recipe.Timed timed : recipe.actions()) {
+            if (timed.time() > until) {
+                break;
+            }
+            run.seek(timed.time());
+            run.act(timed.action());
+        }
+        run.seek(until);
+        return run;
+    }
+
+    public Manifest manifest() {
+        return manifest;
+    }
+
+    public Settings settings() {
+        return settings;
+    }
+
+    /** The moment that is shown. */
+    public double time() {
+        return experiment.time();
+    }
+
+    /** The end of what has been recorded. */
+    public double head() {
+        return head;
+    }
+
+    public double read(int channel) {
+        return experiment.read(channel);
+    }
+
+    public void scene(double[] out) {
+        experiment.scene(out);
+    }
+
+    /** What the view shows: left, bottom, width, height in metres. */
+    public double[] frame(String view) {
+        return apparatus.frame(view, settings);
+    }
+
+    /** Goes to any moment, computing on where it lies beyond the head. */
+    public void seek(double time) {
+        double target = Math.max(0, time);
+        if (target < experiment.time()) {
+            restoreBefore(target);
+        }
+        forward(target);
+    }
+
+    /**
+     * Goes on by so many seconds, or to where it should stop, whichever is first.
+     *
+     * @param stop where to stop, or null
+     * @return whether it stopped there
+     */
+    public boolean advance(double seconds, StopAt stop) {
+        double from = experiment.time();
+        double to = from + seconds;
+        if (stop instanceof StopAt.Time) {
+            double at = ((StopAt.Time) stop).time();
+            if (at > from && at <= to) {
+                forward(at);
+                return true;
+            }
+        } else if (stop instanceof StopAt.Event) {
+            StopAt.Event event = (StopAt.Event) stop;
+            forward(to);
+            double at = nthAfter(from, event.kind(), event.count());
+            if (at <= to) {
+                seek(at);
+                return true;
+            }
+            return false;
+        } else if (stop instanceof StopAt.Crossing) {
+            return toCrossing((StopAt.Crossing) stop, to);
+        }
+        forward(to);
+        return false;
+    }
+
+    /** How many events of a kind there are in (from, to]. */
+    public int count(int kind, double from, double to) {
+        int n = 0;
+        for (int i = 0; i < eventKinds.size(); i++) {
+            n += eventKinds.get(i) == kind && eventTimes.get(i) > from && eventTimes.get(i) <= to ? 1 : 0;
+        }
+        return n;
+    }
+
+    /** Does something now. What had been recorded after now is dropped. */
+    public void act(Action action) {
+        double now = experiment.time();
+        if (action instanceof Action.Change) {
+            Action.Change change = (Action.Change) action;
+            manifest.setting(change.setting()).check(change.value());
+        }
+        experiment.act(action);
+        dropAfter(now);
+        actions.add(new Recipe.Timed(now, action));
+        keepSnapshot();
+        // The sample at this very instant, if there is one, was taken before the action.
+        if (Math.abs((sampleCount - 1) * manifest.interval() - now) < 1e-12) {
+            sampleCount--;
+            sample();
+        }
+    }
+
+    public Recipe recipe() {
+        return new Recipe(manifest.id(), manifest.modelVersion(), settings.toTree(), seed, List.copyOf(actions));
+    }
+
+    /** Samples of a channel from time 0 at the manifest's interval; {@link #sampleCount} of them count. */
+    public double[] samples(int channel) {
+        return samples[channel];
+    }
+
+    public int sampleCount() {
+        return sampleCount;
+    }
+
+    /** Kind and time of every event so far: {@code kind0, time0, kind1, time1, …}. */
+    public double[] events() {
+        double[] out = new double[2 * eventKinds.size()];
+        for (int i = 0; i < eventKinds.size(); i++) {
+            out[2 * i] = eventKinds.get(i);
+            out[2 * i + 1] = eventTimes.get(i);
+        }
+        return out;
+    }
+
+    private void forward(double target) {
+        double interval = manifest.interval();
+        // Within what is recorded the actions of the past are done again as they come.
+        for (Recipe.Timed timed : actions) {
+            if (timed.time() > experiment.time() && timed.time() <= target) {
+                experiment.advanceTo(timed.time(), this::note);
+                experiment.act(timed.action());
+            }
+        }
+        while (sampleCount * interval <= target) {
+            experiment.advanceTo(Math.max(experiment.time(), sampleCount * interval), this::note);
+            sample();
+            if (sampleCount % SAMPLES_PER_SNAPSHOT == 0) {
+                keepSnapshot();
+            }
+        }
+        experiment.advanceTo(target, this::note);
+        head = Math.max(head, target);
+    }
+
+    private void note(int kind, double time) {
+        int last = eventTimes.size() - 1;
+        // Going over the past again meets the same events again.
+        if (time > head || last < 0 || time > eventTimes.get(last)) {
+            eventKinds.add(kind);
+            eventTimes.add(time);
+        }
+    }
+
+    private double nthAfter(double from, int kind, int n) {
+        int left = n;
+        for (int i = 0; i < eventKinds.size(); i++) {
+            if (eventKinds.get(i) == kind && eventTimes.get(i) > from && --left == 0) {
+                return eventTimes.get(i);
+            }
+        }
+        return Double.POSITIVE_INFINITY;
+    }
+
+    private boolean toCrossing(StopAt.Crossing stop, double to) {
+        double before = experiment.time();
+        double last = experiment.read(stop.channel()) - stop.value();
+        while (before < to) {
+            double next = Math.min(to, before + manifest.interval());
+            forward(next);
+            double value = experiment.read(stop.channel()) - stop.value();
+            if (last != 0 && value != last && last * value <= 0) {
+                seek(root(stop, before, next, last));
+                return true;
+            }
+            before = next;
+            last = value;
+        }
+        return false;
+    }
+
+    private double root(StopAt.Crossing stop, double from, double to, double atFrom) {
+        double low = from;
+        double high = to;
+        while (high - low > ROOT_ACCURACY * Math.max(1, high)) {
+            double middle = 0.5 * (low + high);
+            seek(middle);
+            if ((experiment.read(stop.channel()) - stop.value()) * atFrom > 0) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return high;
+    }
+
+    private void sample() {
+        if (sampleCount == samples[0].length) {
+            for (int i = 0; i < samples.length; i++) {
+                samples[i] = Arrays.copyOf(samples[i], 2 * sampleCount);
+            }
+        }
+        for (int i = 0; i < samples.length; i++) {
+            samples[i][sampleCount] = experiment.read(i);
+        }
+        sampleCount++;
+    }
+
+    private void keepSnapshot() {
+        snapshotTimes.add(experiment.time());
+        snapshots.add(experiment.snapshot());
+    }
+
+    private void restoreBefore(double time) {
+        int i = snapshots.size() - 1;
+        while (i > 0 && snapshotTimes.get(i) > time) {
+            i--;
+        }
+        experiment.restore(snapshots.get(i));
+    }
+
+    private void dropAfter(double now) {
+        head = now;
+        sampleCount = Math.min(sampleCount, (int) Math.floor(now / manifest.interval() + 1e-9) + 1);
+        while (!eventTimes.isEmpty() && eventTimes.get(eventTimes.size() - 1) > now) {
+            eventTimes.remove(eventTimes.size() - 1);
+            eventKinds.remove(eventKinds.size() - 1);
+        }
+        while (!actions.isEmpty() && actions.get(actions.size() - 1).time() > now) {
+            actions.remove(actions.size() - 1);
+        }
+        while (snapshotTimes.size() > 1 && snapshotTimes.get(snapshotTimes.size() - 1) > now) {
+            snapshotTimes.remove(snapshotTimes.size() - 1);
+            snapshots.remove(snapshots.size() - 1);
+        }
+    }
+}

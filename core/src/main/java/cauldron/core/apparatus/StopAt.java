@@ -1,0 +1,37 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import java.util.Map;
+
+/** Where a run is to pause by itself, exactly. */
+public sealed interface StopAt permits StopAt.Time, StopAt.Event, StopAt.Crossing {
+
+    /** At a time in model seconds. */
+    record Time(double time) implements StopAt {
+    }
+
+    /** At an event; {@code count} 1 is the next one after the present, 2 the one after. */
+    record Event(int kind, int count) implements StopAt {
+    }
+
+    /** Where a channel next crosses a value (SI), either way. */
+    record Crossing(int channel, double value) implements StopAt {
+    }
+
+    /** Reads a condition from its tree, whose value is in the unit the channel is shown in. */
+    static StopAt fromTree(Map<String, Object> tree, Manifest manifest) {
+        String type = Tree.text(tree, "type");
+        switch (type) {
+            case "time":
+                return new Time(Tree.number(tree, "time"));
+            case "event":
+                return new Event(manifest.event(Tree.text(tree, "event")), (int) Tree.number(tree, "count", 1));
+            case "crossing":
+                int channel = manifest.channel(Tree.text(tree, "channel"));
+                double factor = cauldron.core.quantity.Units.parse(manifest.channels().get(channel).unit()).factor();
+                return new Crossing(channel, Tree.number(tree, "value") * factor);
+            default:
+                throw new IllegalArgumentException("type: can't stop at “" + type + "”");
+        }
+    }
+}

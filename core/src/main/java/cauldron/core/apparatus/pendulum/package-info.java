@@ -1,0 +1,2 @@
+/** A bob on a cord that swings in a plane. */
+package cauldron.core.apparatus.pendulum;

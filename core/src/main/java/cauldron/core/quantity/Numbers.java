@@ -1,0 +1,132 @@
+package cauldron.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+
+/**
+ * Numbers as people type and read them. Significant figures are part of the job, so printing rounds by
+ * rules of its own, alike on the JVM and in the browser: half up on the decimal value.
+ */
+public final class Numbers {
+
+    private static final double PLAIN_FROM = 1e-4;
+    private static final double PLAIN_TO = 1e7;
+
+    private Numbers() {
+    }
+
+    /**
+     * Reads a typed number: {@code 1.5}, {@code 1,5}, {@code −3}, {@code 3e-4}, {@code 3×10^-4},
+     * {@code 3·10⁻⁴}.
+     *
+     * @throws IllegalArgumentException with a message for the person who typed it
+     */
+    public static double read(String typed) {
+        String text = normal(typed);
+        if (text.isEmpty()) {
+            throw new IllegalArgumentException("Type a number");
+        }
+        if (text.indexOf('.') != text.lastIndexOf('.')) {
+            throw new IllegalArgumentException("“" + typed.strip() + "” has more than one decimal mark");
+        }
+        boolean digits = false;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            digits |= c >= '0' && c <= '9';
+            if ((c < '0' || c > '9') && "+-.e".indexOf(c) < 0) {
+                throw new IllegalArgumentException("“" + typed.strip() + "” is not a number");
+            }
+        }
+        try {
+            if (digits) {
+                double value = new BigDecimal(text).doubleValue();
+                if (!Double.isInfinite(value)) {
+                    return value;
+                }
+            }
+        } catch (NumberFormatException e) {
+            // Reported below: what was typed has the right characters in the wrong order.
+        }
+        throw new IllegalArgumentException("“" + typed.strip() + "” is not a number");
+    }
+
+    /** How many significant figures a typed number shows: 1.50 has three, 0.02 one, 1500 four. */
+    public static int figures(String typed) {
+        String text = normal(typed);
+        int e = text.indexOf('e');
+        String digits = (e < 0 ? text : text.substring(0, e)).replace("-", "").replace("+", "").replace(".", "");
+        int start = 0;
+        while (start < digits.length() - 1 && digits.charAt(start) == '0') {
+            start++;
+        }
+        return digits.length() - start;
+    }
+
+    private static String normal(String typed) {
+        StringBuilder out = new StringBuilder();
+        String text = typed.strip().replace('\u2212', '-').replace('\u2013', '-').replace(',', '.')
+                .replace("\u00a0", "").replace("\u2009", "").replace('E', 'e');
+        for (String times : new String[] {"×", "·", "*", "x"}) {
+            text = text.replace(" " + times + " ", times).replace(times + "10^", "e").replace(times + "10", "e");
+        }
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            int raised = UnitReader.SUPERSCRIPTS.indexOf(c);
+            out.append(c == '⁻' ? "-" : raised >= 0 ? String.valueOf(raised) : String.valueOf(c));
+        }
+        return out.toString();
+    }
+
+    /** Prints with so many significant figures, with a real minus and, far from one, powers of ten. */
+    public static String print(double value, int figures) {
+        if (Double.isNaN(value) || Double.isInfinite(value)) {
+            return "–";
+        }
+        if (value == 0) {
+            return "0";
+        }
+        BigDecimal rounded = new BigDecimal(value).round(new MathContext(figures, RoundingMode.HALF_UP));
+        double size = Math.abs(value);
+        if (size >= PLAIN_FROM && size < PLAIN_TO) {
+            return sign(rounded.toPlainString());
+        }
+        int exponent = rounded.precision() - rounded.scale() - 1;
+        return sign(rounded.movePointLeft(exponent).toPlainString()) + " × 10" + Units.superscript(exponent);
+    }
+
+    /** Prints with so many decimals. */
+    public static String fixed(double value, int decimals) {
+        if (Double.isNaN(value) || Double.isInfinite(value)) {
+            return "–";
+        }
+        BigDecimal rounded = new BigDecimal(value).setScale(decimals, RoundingMode.HALF_UP);
+        return rounded.signum() == 0 ? rounded.abs().toPlainString() : sign(rounded.toPlainString());
+    }
+
+    /**
+     * Prints a value with its uncertainty, both to the decimal of the uncertainty's first significant
+     * figure, or its second where the first is 1: {@code 2.006 ± 0.009}, {@code 9.81 ± 0.12}.
+     */
+    public static String printWithUncertainty(double value, double uncertainty) {
+        if (!(uncertainty > 0) || Double.isInfinite(uncertainty)) {
+            return print(value, 6);
+        }
+        int exponent = (int) Math.floor(Math.log10(uncertainty));
+        int lead = (int) Math.floor(uncertainty / Math.pow(10, exponent) + 1e-9);
+        int decimals = (lead < 2 ? 1 : 0) - exponent;
+        double largest = Math.max(Math.abs(value), uncertainty);
+        if (decimals >= 0 && decimals <= 7 && largest < PLAIN_TO) {
+            return fixed(value, decimals) + " ± " + fixed(uncertainty, decimals);
+        }
+        int power = (int) Math.floor(Math.log10(largest));
+        double scale = Math.pow(10, power);
+        int d = Math.min(12, Math.max(0, decimals + power));
+        return "(" + fixed(value / scale, d) + " ± " + fixed(uncertainty / scale, d) + ") × 10"
+                + Units.superscript(power);
+    }
+
+    private static String sign(String text) {
+        return text.replace('-', '\u2212');
+    }
+}
