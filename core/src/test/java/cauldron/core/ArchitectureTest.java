@@ -14,7 +14,8 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule ONLY_JAVA_AND_HIPPARCHUS = classes().should().onlyDependOnClassesThat()
-            .resideInAnyPackage("cauldron.core..", "java.lang..", "java.util", "java.util.function", "java.math",
+            .resideInAnyPackage("cauldron.core..", "java.lang..", "java.util", "java.util.function", "java.util.stream",
+                    "java.math",
                     "org.hipparchus..");
 
     @ArchTest

@@ -137,9 +137,11 @@ public final class Units {
         for (int i = 0; i < Dimension.BASE.length; i++) {
             roots |= d.twelfths(i) % Dimension.PARTS != 0;
         }
-        for (int i = 0; i < Dimension.BASE.length; i++) {
+        for (int k = 0; k < 2 * Dimension.BASE.length; k++) {
+            // Positive powers come first: s² m⁻¹, not m⁻¹ s².
+            int i = k % Dimension.BASE.length;
             int p = d.twelfths(i);
-            if (p == 0) {
+            if (p == 0 || p > 0 != k < Dimension.BASE.length) {
                 continue;
             }
             // Roots have no superscript in type, so they are written with a root sign and a slash.

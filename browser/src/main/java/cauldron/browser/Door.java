@@ -1,0 +1,127 @@
+package cauldron.browser;
+
+import cauldron.core.Tree;
+import cauldron.core.analysis.DataTable;
+import cauldron.core.apparatus.Apparatus;
+import cauldron.core.apparatus.Inventory;
+import cauldron.core.apparatus.Recipe;
+import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.Settings;
+import cauldron.core.instrument.Instrument;
+import cauldron.core.quantity.Numbers;
+import cauldron.core.quantity.Unit;
+import cauldron.core.quantity.Units;
+import cauldron.core.sheet.Progress;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.teavm.jso.JSExport;
+import org.teavm.jso.JSObject;
+
+/**
+ * What TypeScript can ask of the core. Structures go in and out as plain objects; what people may type
+ * wrongly answers {@code {error}} instead of throwing.
+ */
+public final class Door {
+
+    private Door() {
+    }
+
+    /** Entry point that TeaVM asks for; nothing is done at load time. */
+    public static void main(String[] args) {
+        // TeaVM loses the class of String[] unless one is made by reflection somewhere.
+        java.lang.reflect.Array.newInstance(String.class, 0);
+    }
+
+    /** The manifests of all apparatus. */
+    @JSExport
+    public static JSObject manifests() {
+        List<Object> list = new ArrayList<>();
+        Inventory.all().forEach(a -> list.add(a.manifest().toTree()));
+        return Trees.toJs(list);
+    }
+
+    /** All instruments. */
+    @JSExport
+    public static JSObject instruments() {
+        List<Object> list = new ArrayList<>();
+        Instrument.ALL.forEach(i -> list.add(i.toTree()));
+        return Trees.toJs(list);
+    }
+
+    /** Checks a typed setting: {@code {value}} or {@code {error}}. */
+    @JSExport
+    public static JSObject checkSetting(String apparatus, String setting, JSObject value) {
+        return guarded(() -> Tree.of("value",
+                Inventory.get(apparatus).manifest().setting(setting).check(Trees.fromJs(value))));
+    }
+
+    /** What a handle moved before the run means for the settings. */
+    @JSExport
+    public static JSObject placed(String apparatus, String handle, double x, double y, JSObject settings) {
+        Apparatus a = Inventory.get(apparatus);
+        return Trees.toJs(a.placed(handle, x, y, Settings.of(a.manifest(), Trees.mapFromJs(settings))));
+    }
+
+    /** A fresh run. */
+    @JSExport
+    public static RunDoor openRun(String apparatus, JSObject settings, int seed) {
+        Apparatus a = Inventory.get(apparatus);
+        return new RunDoor(new Run(a, Settings.of(a.manifest(), Trees.mapFromJs(settings)), seed));
+    }
+
+    /** A run replayed from its recipe up to a time. */
+    @JSExport
+    public static RunDoor replay(JSObject recipe, double until) {
+        return new RunDoor(Run.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));
+    }
+
+    /** A table worked out. */
+    @JSExport
+    public static JSObject table(JSObject table) {
+        return Trees.toJs(DataTable.of(Trees.mapFromJs(table)).toTree());
+    }
+
+    /** A straight line through two columns of a table, or {@code {error}}. */
+    @JSExport
+    public static JSObject line(JSObject table, String x, String y) {
+        return guarded(() -> DataTable.of(Trees.mapFromJs(table)).line(x, y));
+    }
+
+    /** A unit as typed: {@code {symbol}} in its printed form, or {@code {error}}. */
+    @JSExport
+    public static JSObject readUnit(String text) {
+        return guarded(() -> {
+            Unit unit = Units.parse(text);
+            return Tree.of("symbol", unit.symbol(), "nice", Units.coherent(unit.dimension()).symbol());
+        });
+    }
+
+    /** A number printed with a fixed number of decimals and a real minus. */
+    @JSExport
+    public static String printFixed(double value, int decimals) {
+        return Numbers.fixed(value, decimals);
+    }
+
+    /** A number printed with significant figures. */
+    @JSExport
+    public static String printFigures(double value, int figures) {
+        return Numbers.print(value, figures);
+    }
+
+    /** Words in a text, counted as the completeness check counts them. */
+    @JSExport
+    public static int words(String text) {
+        return Progress.words(text);
+    }
+
+    static JSObject guarded(Supplier<Map<String, Object>> work) {
+        try {
+            return Trees.toJs(work.get());
+        } catch (IllegalArgumentException e) {
+            return Trees.toJs(Tree.of("error", e.getMessage()));
+        }
+    }
+
+}

@@ -1,0 +1,141 @@
+package cauldron.browser;
+
+import cauldron.core.Tree;
+import cauldron.core.apparatus.Action;
+import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.StopAt;
+import org.teavm.jso.JSExport;
+import org.teavm.jso.JSObject;
+import org.teavm.jso.typedarrays.Float64Array;
+
+/** A run as the browser holds it. Numbers of each frame come in arrays that are filled again and again. */
+public final class RunDoor {
+
+    private final Run run;
+    private final double[] scene;
+    private final double[] channels;
+    private StopAt stop;
+
+    RunDoor(Run run) {
+        this.run = run;
+        this.scene = new double[run.manifest().scene().size()];
+        this.channels = new double[run.manifest().channels().size()];
+        refresh();
+    }
+
+    /** The moment shown, in model seconds. */
+    @JSExport
+    public double time() {
+        return run.time();
+    }
+
+    /** The end of what is recorded, in model seconds. */
+    @JSExport
+    public double head() {
+        return run.head();
+    }
+
+    /** Goes on by so many model seconds; true if it came to where it should stop. */
+    @JSExport
+    public boolean advance(double seconds) {
+        StopAt now = stop;
+        boolean stopped;
+        if (now instanceof StopAt.Event) {
+            StopAt.Event event = (StopAt.Event) now;
+            double from = run.time();
+            stopped = run.advance(seconds, now);
+            if (!stopped) {
+                stop = new StopAt.Event(event.kind(), event.count() - run.count(event.kind(), from, run.time()));
+            }
+        } else {
+            stopped = run.advance(seconds, now);
+        }
+        if (stopped) {
+            stop = null;
+        }
+        refresh();
+        return stopped;
+    }
+
+    /** Goes to a moment. */
+    @JSExport
+    public void seek(double time) {
+        run.seek(time);
+        refresh();
+    }
+
+    /** Sets where to stop, from {@code {type, …}}; answers {@code {error}} if that can't be. */
+    @JSExport
+    public JSObject stopAt(JSObject condition) {
+        return Door.guarded(() -> {
+            stop = StopAt.fromTree(Trees.mapFromJs(condition), run.manifest());
+            return Tree.of();
+        });
+    }
+
+    /** Forgets where to stop. */
+    @JSExport
+    public void clearStop() {
+        stop = null;
+    }
+
+    /** Does something now; answers {@code {error}} if that can't be done. */
+    @JSExport
+    public JSObject act(JSObject action) {
+        JSObject answer = Door.guarded(() -> {
+            run.act(Action.fromTree(Trees.mapFromJs(action)));
+            return Tree.of();
+        });
+        refresh();
+        return answer;
+    }
+
+    /** The scene now, in the manifest's order; the same array every time. */
+    @JSExport
+    public Float64Array scene() {
+        return Float64Array.fromJavaArray(scene);
+    }
+
+    /** All channels now in SI, in the manifest's order; the same array every time. */
+    @JSExport
+    public Float64Array channels() {
+        return Float64Array.fromJavaArray(channels);
+    }
+
+    /** Samples of a channel in SI from time 0 at the manifest's interval; only the first sampleCount count. */
+    @JSExport
+    public Float64Array samples(int channel) {
+        return Float64Array.fromJavaArray(run.samples(channel));
+    }
+
+    /** How many samples there are. */
+    @JSExport
+    public int sampleCount() {
+        return run.sampleCount();
+    }
+
+    /** Kind and time of each event so far, one after the other. */
+    @JSExport
+    public Float64Array events() {
+        return Float64Array.fromJavaArray(run.events());
+    }
+
+    /** Left, bottom, width and height of a view in metres. */
+    @JSExport
+    public Float64Array frame(String view) {
+        return Float64Array.fromJavaArray(run.frame(view));
+    }
+
+    /** The recipe so far. */
+    @JSExport
+    public JSObject recipe() {
+        return Trees.toJs(run.recipe().toTree());
+    }
+
+    private void refresh() {
+        run.scene(scene);
+        for (int i = 0; i < channels.length; i++) {
+            channels[i] = run.read(i);
+        }
+    }
+}

@@ -1,0 +1,86 @@
+package cauldron.core.analysis;
+
+import cauldron.core.Tree;
+import cauldron.core.quantity.Dimension;
+import cauldron.core.quantity.Numbers;
+import cauldron.core.quantity.Unit;
+import cauldron.core.quantity.Units;
+import java.util.Map;
+import org.hipparchus.stat.regression.SimpleRegression;
+
+/**
+ * A straight line by ordinary least squares, all points counting alike (N. R. Draper, H. Smith, Applied
+ * Regression Analysis, ch. 1). Standard uncertainties come from the scatter of the points about the
+ * line with n − 2 degrees of freedom, so they need three points.
+ *
+ * @param slope                units of y over units of x
+ * @param intercept            in units of y
+ * @param slopeUncertainty     standard uncertainty; NaN for fewer than three points
+ * @param interceptUncertainty standard uncertainty; NaN for fewer than three points
+ * @param rSquared             share of the variance explained
+ */
+public record LineFit(int points, double slope, double intercept, double slopeUncertainty,
+                      double interceptUncertainty, double rSquared) {
+
+    /**
+     * Fits y = slope · x + intercept to the pairs in which both are numbers.
+     *
+     * @throws IllegalArgumentException with the reason why there is no line
+     */
+    public static LineFit of(double[] x, double[] y) {
+        SimpleRegression regression = new SimpleRegression();
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < Math.min(x.length, y.length); i++) {
+            if (!Double.isNaN(x[i]) && !Double.isNaN(y[i])) {
+                regression.addData(x[i], y[i]);
+                least = Math.min(least, x[i]);
+                most = Math.max(most, x[i]);
+            }
+        }
+        if (regression.getN() < 2) {
+            throw new IllegalArgumentException("A line needs at least two points");
+        }
+        if (least == most) {
+            throw new IllegalArgumentException("All points have the same value along the axis, so no line fits");
+        }
+        boolean three = regression.getN() > 2;
+        return new LineFit((int) regression.getN(), regression.getSlope(), regression.getIntercept(),
+                three ? regression.getSlopeStdErr() : Double.NaN,
+                three ? regression.getInterceptStdErr() : Double.NaN, regression.getRSquare());
+    }
+
+    /** The unit of the slope: coherent where it can be ({@code N/(m/s²)} is {@code kg}). */
+    public static Unit slopeUnit(Unit y, Unit x) {
+        Dimension d = y.dimension().over(x.dimension());
+        double factor = y.factor() / x.factor();
+        if (factor == 1) {
+            return Units.coherent(d);
+        }
+        String below = x.symbol();
+        boolean compound = below.indexOf(' ') >= 0 || below.indexOf('/') >= 0;
+        String above = y.symbol().isEmpty() ? "1" : y.symbol();
+        return new Unit(below.isEmpty() ? above : above + "/" + (compound ? "(" + below + ")" : below), d, factor, 0);
+    }
+
+    /** The fit as people read it, in the columns' own symbols and units. */
+    public Map<String, Object> toTree(String ySymbol, Unit y, String xSymbol, Unit x) {
+        String slopeText = Numbers.printWithUncertainty(slope, slopeUncertainty);
+        String interceptText = Numbers.printWithUncertainty(Math.abs(intercept), interceptUncertainty);
+        String unit = slopeUnit(y, x).symbol();
+        String equation = ySymbol + " = " + group(slopeText) + spaced(unit) + " · " + xSymbol
+                + (intercept < 0 ? " − " : " + ") + group(interceptText) + spaced(y.symbol());
+        return Tree.of("points", (double) points, "slope", slope, "intercept", intercept, "slopeText",
+                slopeText + spaced(unit), "interceptText",
+                Numbers.printWithUncertainty(intercept, interceptUncertainty) + spaced(y.symbol()), "slopeUnit", unit,
+                "interceptUnit", y.symbol(), "equation", equation, "rSquared", Numbers.fixed(rSquared, 4));
+    }
+
+    private static String group(String text) {
+        return text.contains("±") && !text.startsWith("(") ? "(" + text + ")" : text;
+    }
+
+    private static String spaced(String unit) {
+        return unit.isEmpty() ? "" : " " + unit;
+    }
+}

@@ -1,0 +1,96 @@
+package cauldron.core.sheet;
+
+import cauldron.core.Tree;
+import cauldron.core.marking.AnswerKey;
+import java.util.List;
+import java.util.Map;
+
+/** One thing on a sheet. */
+public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Prediction, Block.Films, Block.Table,
+        Block.Graph, Block.NumberQuestion, Block.Explanation {
+
+    String id();
+
+    /** Points it can bring; 0 where it isn't marked. */
+    default double points() {
+        return 0;
+    }
+
+    /** What a student's browser gets: everything but key and hidden values. */
+    Map<String, Object> forStudent();
+
+    /** Words to read, in Markdown. */
+    record Text(String id, String markdown) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            return Tree.of("type", "text", "id", id, "markdown", markdown);
+        }
+    }
+
+    /** Words to know. */
+    record Vocabulary(String id, List<Map<String, Object>> terms) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            return Tree.of("type", "vocabulary", "id", id, "terms", terms);
+        }
+    }
+
+    /** What the student expects: a choice, a reason, and a seal. It is never marked. */
+    record Prediction(String id, String prompt, List<String> choices, String reasonPrompt) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            return Tree.of("type", "prediction", "id", id, "prompt", prompt, "choices", choices, "reasonPrompt",
+                    reasonPrompt);
+        }
+    }
+
+    /** Recordings to ask for. */
+    record Films(String id, FilmPlan plan, int distinctTrials) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            Map<String, Object> tree = plan.forStudent();
+            tree.put("type", "films");
+            tree.put("id", id);
+            tree.put("distinctTrials", (double) distinctTrials);
+            return tree;
+        }
+    }
+
+    /**
+     * A table for readings.
+     *
+     * @param columns the columns it starts with, as {@code DataTable} takes them
+     * @param rows    complete rows that are asked for
+     */
+    record Table(String id, String title, List<Map<String, Object>> columns, int rows) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            return Tree.of("type", "table", "id", id, "title", title, "columns", columns, "rows", (double) rows);
+        }
+    }
+
+    /** A graph of a table, in which a straight line is to be fitted. */
+    record Graph(String id, String table) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            return Tree.of("type", "graph", "id", id, "table", table);
+        }
+    }
+
+    /** A question answered by a number with its unit. */
+    record NumberQuestion(String id, String prompt, double points, AnswerKey key) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            return Tree.of("type", "number", "id", id, "prompt", prompt, "points", points);
+        }
+    }
+
+    /** A written explanation with a smallest length in words, marked by the teacher. */
+    record Explanation(String id, String prompt, int words, double points) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            return Tree.of("type", "explanation", "id", id, "prompt", prompt, "words", (double) words, "points",
+                    points);
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package cauldron.core.sheet;
+
+import cauldron.core.Tree;
+import cauldron.core.marking.AnswerKey;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * A lab: a sheet of parts in the order in which they are worked through. A part that holds a prediction
+ * must be sealed before the next one opens.
+ *
+ * @param minutes how long it takes
+ */
+public record Sheet(String title, String summary, int minutes, String apparatus, List<Part> parts) {
+
+    /** A stage of the work; {@code kind} is aim, predict, measure, analyse or explain. */
+    public record Part(String id, String kind, String title, List<Block> blocks) {
+    }
+
+    private static final Set<String> KINDS = Set.of("aim", "predict", "measure", "analyse", "explain");
+
+    /**
+     * Reads and checks a sheet.
+     *
+     * @throws SheetException naming the place that is wrong
+     */
+    public static Sheet fromTree(Map<String, Object> tree) {
+        List<Part> parts = new ArrayList<>();
+        Set<String> ids = new LinkedHashSet<>();
+        for (Map<String, Object> p : Tree.maps(tree, "parts")) {
+            String partId = Tree.text(p, "id");
+            String kind = Tree.text(p, "kind");
+            if (!KINDS.contains(kind)) {
+                throw new SheetException("part " + partId, "there is no kind of part “" + kind + "”");
+            }
+            List<Block> blocks = new ArrayList<>();
+            for (Map<String, Object> b : Tree.maps(p, "blocks")) {
+                String place = "part " + partId + ", block " + Tree.text(b, "id", "without id");
+                Block block;
+                try {
+                    block = block(b, place);
+                } catch (SheetException e) {
+                    throw e;
+                } catch (IllegalArgumentException e) {
+                    throw new SheetException(place, e.getMessage());
+                }
+                if (!ids.add(block.id())) {
+                    throw new SheetException(place, "another block has this id");
+                }
+                blocks.add(block);
+            }
+            parts.add(new Part(partId, kind, Tree.text(p, "title"), blocks));
+        }
+        if (parts.isEmpty()) {
+            throw new SheetException("parts", "a lab needs at least one part");
+        }
+        return new Sheet(Tree.text(tree, "title"), Tree.text(tree, "summary"), (int) Tree.number(tree, "minutes"),
+                Tree.text(tree, "apparatus"), parts);
+    }
+
+    private static Block block(Map<String, Object> b, String place) {
+        String id = Tree.text(b, "id");
+        switch (Tree.text(b, "type")) {
+            case "text":
+                return new Block.Text(id, Tree.text(b, "markdown"));
+            case "vocabulary":
+                return new Block.Vocabulary(id, Tree.maps(b, "terms"));
+            case "prediction":
+                return new Block.Prediction(id, Tree.text(b, "prompt"), Tree.texts(b, "choices"),
+                        Tree.text(b, "reasonPrompt", "Why do you think so?"));
+            case "films":
+                return new Block.Films(id, FilmPlan.fromTree(b, place), (int) Tree.number(b, "distinctTrials", 0));
+            case "table":
+                return new Block.Table(id, Tree.text(b, "title"), Tree.maps(b, "columns"),
+                        (int) Tree.number(b, "rows"));
+            case "graph":
+                return new Block.Graph(id, Tree.text(b, "table"));
+            case "number":
+                return new Block.NumberQuestion(id, Tree.text(b, "prompt"), Tree.number(b, "points"),
+                        AnswerKey.fromTree(Tree.map(b, "key")));
+            case "explanation":
+                return new Block.Explanation(id, Tree.text(b, "prompt"), (int) Tree.number(b, "words"),
+                        Tree.number(b, "points"));
+            default:
+                throw new SheetException(place, "there is no block “" + Tree.text(b, "type") + "”");
+        }
+    }
+
+    /** The block of that id, or null. */
+    public Block block(String id) {
+        for (Part part : parts) {
+            for (Block block : part.blocks()) {
+                if (block.id().equals(id)) {
+                    return block;
+                }
+            }
+        }
+        return null;
+    }
+
+    /** All points of the lab. */
+    public double points() {
+        double sum = 0;
+        for (Part part : parts) {
+            for (Block block : part.blocks()) {
+                sum += block.points();
+            }
+        }
+        return sum;
+    }
+
+    /** What a student's browser gets, without key and hidden values. */
+    public Map<String, Object> forStudent() {
+        List<Object> list = new ArrayList<>();
+        for (Part part : parts) {
+            List<Object> blocks = new ArrayList<>();
+            part.blocks().forEach(b -> blocks.add(b.forStudent()));
+            list.add(Tree.of("id", part.id(), "kind", part.kind(), "title", part.title(), "blocks", blocks));
+        }
+        return Tree.of("title", title, "summary", summary, "minutes", (double) minutes, "apparatus", apparatus,
+                "points", points(), "parts", list);
+    }
+}
