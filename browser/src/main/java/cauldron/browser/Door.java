@@ -110,6 +110,12 @@ public final class Door {
         return Numbers.print(value, figures);
     }
 
+    /** A number printed without zeros that say nothing. */
+    @JSExport
+    public static String printShort(double value) {
+        return Numbers.printShort(value);
+    }
+
     /** Words in a text, counted as the completeness check counts them. */
     @JSExport
     public static int words(String text) {

@@ -61,7 +61,7 @@ public sealed interface Setting permits Setting.Amount, Setting.Choice, Setting.
                 throw refuse("needs a number");
             }
             if (!(number >= min - 1e-12 * Math.abs(min) && number <= max + 1e-12 * Math.abs(max))) {
-                throw refuse("can't be " + Numbers.print(number, 6) + " " + unit);
+                throw refuse("can't be " + Numbers.printShort(number) + " " + unit);
             }
             if (whole && number != Math.rint(number)) {
                 throw refuse("needs a whole number");
@@ -108,8 +108,8 @@ public sealed interface Setting permits Setting.Amount, Setting.Choice, Setting.
         }
 
         private SettingException refuse(String what) {
-            return new SettingException(id, name + ": " + what + ". Allowed: " + Numbers.print(min, 6) + " to "
-                    + Numbers.print(max, 6) + (unit.isEmpty() ? "" : " " + unit));
+            return new SettingException(id, name + ": " + what + ". Allowed: " + Numbers.printShort(min) + " to "
+                    + Numbers.printShort(max) + (unit.isEmpty() ? "" : " " + unit));
         }
 
         @Override

@@ -95,6 +95,19 @@ public final class Numbers {
         return sign(rounded.movePointLeft(exponent).toPlainString()) + " × 10" + Units.superscript(exponent);
     }
 
+    /** Prints at most six significant figures and no zeros that say nothing: for ranges and settings. */
+    public static String printShort(double value) {
+        String text = print(value, 6);
+        if (text.indexOf('×') >= 0 || text.indexOf('.') < 0) {
+            return text;
+        }
+        int end = text.length();
+        while (text.charAt(end - 1) == '0') {
+            end--;
+        }
+        return text.substring(0, text.charAt(end - 1) == '.' ? end - 1 : end);
+    }
+
     /** Prints with so many decimals. */
     public static String fixed(double value, int decimals) {
         if (Double.isNaN(value) || Double.isInfinite(value)) {

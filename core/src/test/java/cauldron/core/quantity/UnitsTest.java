@@ -73,6 +73,8 @@ class UnitsTest {
         assertThat(Numbers.print(123456789, 3)).isEqualTo("1.23 × 10⁸");
         assertThat(Numbers.printWithUncertainty(2.00612, 0.0093)).isEqualTo("2.006 ± 0.009");
         assertThat(Numbers.printWithUncertainty(9.8123, 0.123)).isEqualTo("9.81 ± 0.12");
+        assertThat(Numbers.printShort(0.1)).isEqualTo("0.1");
+        assertThat(Numbers.printShort(-1500)).isEqualTo("−1500");
         assertThat(Numbers.figures("1.50")).isEqualTo(3);
         assertThat(Numbers.figures("0.020")).isEqualTo(2);
     }

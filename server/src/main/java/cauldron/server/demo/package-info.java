@@ -1,0 +1,5 @@
+/** The made-up school of Skerry Point, loaded once into an empty database. */
+@ApplicationModule(displayName = "Demo school")
+package cauldron.server.demo;
+
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,50 @@
+package cauldron.server.labs;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Map;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.UuidGenerator;
+import org.hibernate.type.SqlTypes;
+
+/** One state of a lab's sheet. It never changes. */
+@Entity
+class LabVersion {
+
+    @Id
+    @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
+    private UUID id;
+    private UUID labId;
+    private int number;
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Map<String, Object> sheet;
+    private Instant createdAt;
+
+    protected LabVersion() {
+    }
+
+    LabVersion(UUID labId, int number, Map<String, Object> sheet, Instant createdAt) {
+        this.labId = labId;
+        this.number = number;
+        this.sheet = sheet;
+        this.createdAt = createdAt;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID labId() {
+        return labId;
+    }
+
+    int number() {
+        return number;
+    }
+
+    Map<String, Object> sheet() {
+        return sheet;
+    }
+}

@@ -1,0 +1,16 @@
+package cauldron.server.labs;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface LabVersionRepository extends JpaRepository<LabVersion, UUID> {
+
+    Optional<LabVersion> findFirstByLabIdOrderByNumberDesc(UUID labId);
+
+    @Query("select v from LabVersion v where v.number = (select max(w.number) from LabVersion w where w.labId = v.labId)"
+            + " order by v.createdAt")
+    List<LabVersion> newest();
+}

@@ -1,0 +1,93 @@
+package cauldron.server.labs;
+
+import cauldron.core.sheet.Sheet;
+import cauldron.server.platform.Problems;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The catalogue of labs. Those that ship with Cauldron are files below {@code labs/}, loaded at start. */
+@Service
+public class Labs {
+
+    /** A lab as the catalogue shows it. */
+    public record LabInfo(UUID id, UUID versionId, Sheet sheet) {
+    }
+
+    private static final Logger LOG = LoggerFactory.getLogger(Labs.class);
+
+    private final LabRepository labs;
+    private final LabVersionRepository versions;
+    private final JsonMapper json;
+    private final Clock clock;
+    /** Versions never change, so a sheet is read from its tree once. */
+    private final Cache<UUID, Sheet> sheets = Caffeine.newBuilder().maximumSize(500).build();
+
+    Labs(LabRepository labs, LabVersionRepository versions, JsonMapper json, Clock clock) {
+        this.labs = labs;
+        this.versions = versions;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** Loads the shipped labs; a changed one becomes a new version beside the old. */
+    @EventListener(ApplicationStartedEvent.class)
+    @Transactional
+    public void loadShipped() throws IOException {
+        for (Resource file : new PathMatchingResourcePatternResolver().getResources("classpath:/labs/*.json")) {
+            String slug = file.getFilename().replace(".json", "");
+            Map<String, Object> tree;
+            try (InputStream in = file.getInputStream()) {
+                tree = json.readValue(in, new TypeReference<LinkedHashMap<String, Object>>() { });
+            }
+            Sheet.fromTree(tree);
+            Lab lab = labs.findBySlug(slug).orElseGet(() -> labs.save(new Lab(slug, clock.instant())));
+            LabVersion last = versions.findFirstByLabIdOrderByNumberDesc(lab.id()).orElse(null);
+            if (last == null || !json.valueToTree(last.sheet()).equals(json.valueToTree(tree))) {
+                int number = last == null ? 1 : last.number() + 1;
+                versions.save(new LabVersion(lab.id(), number, tree, clock.instant()));
+                LOG.info("Lab {} version {} loaded", slug, number);
+            }
+        }
+    }
+
+    /** The newest version of every lab. */
+    @Transactional(readOnly = true)
+    public List<LabInfo> newest() {
+        return versions.newest().stream().map(this::info).toList();
+    }
+
+    /** The newest version of a lab. */
+    @Transactional(readOnly = true)
+    public LabInfo newest(UUID labId) {
+        return versions.findFirstByLabIdOrderByNumberDesc(labId).map(this::info)
+                .orElseThrow(() -> Problems.notFound("lab"));
+    }
+
+    /** The sheet of a version. */
+    @Transactional(readOnly = true)
+    public Sheet sheet(UUID versionId) {
+        return sheets.get(versionId, id -> Sheet.fromTree(versions.findById(id)
+                .orElseThrow(() -> Problems.notFound("lab")).sheet()));
+    }
+
+    private LabInfo info(LabVersion v) {
+        return new LabInfo(v.labId(), v.id(), sheets.get(v.id(), id -> Sheet.fromTree(v.sheet())));
+    }
+}

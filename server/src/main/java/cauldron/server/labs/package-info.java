@@ -1,0 +1,5 @@
+/** The catalogue of labs: sheets and their versions. */
+@ApplicationModule(displayName = "Labs")
+package cauldron.server.labs;
+
+import org.springframework.modulith.ApplicationModule;

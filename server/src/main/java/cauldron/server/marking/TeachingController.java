@@ -1,0 +1,136 @@
+package cauldron.server.marking;
+
+import cauldron.core.sheet.Sheet;
+import cauldron.server.accounts.Accounts;
+import cauldron.server.assignments.Assignments;
+import cauldron.server.classes.Classes;
+import cauldron.server.platform.Person;
+import cauldron.server.platform.Problems;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What a teacher sees of their classes, and giving labs to them. */
+@RestController
+@RequestMapping("/api/teaching")
+class TeachingController {
+
+    record GivenLab(@NotNull UUID id, @NotNull String title, Instant dueAt, @NotNull Integer started,
+                    @NotNull Integer submitted, @NotNull Integer toMark) {
+    }
+
+    record TaughtClass(@NotNull UUID id, @NotNull String name, @NotNull String code, @NotNull Integer students,
+                       @NotNull List<GivenLab> labs) {
+    }
+
+    record Give(@NotNull(message = "Choose a class") UUID classId, @NotNull UUID labId, Instant dueAt) {
+    }
+
+    record Given(@NotNull UUID id) {
+    }
+
+    /** One line of the class list. State is not-started, working or submitted. */
+    record StudentLine(@NotNull UUID studentId, @NotNull String name, @NotNull String userName, UUID workId,
+                       @NotNull String state, String part, @NotNull Double points, @NotNull Boolean toMark,
+                       Instant lastEntry, Instant submittedAt) {
+    }
+
+    record ClassList(@NotNull UUID id, @NotNull String title, @NotNull String className, @NotNull String code,
+                     @NotNull Double points, Instant dueAt, @NotNull List<StudentLine> students) {
+    }
+
+    private final Classes classes;
+    private final Assignments assignments;
+    private final Marking marking;
+    private final Accounts accounts;
+    private final Clock clock;
+
+    TeachingController(Classes classes, Assignments assignments, Marking marking, Accounts accounts, Clock clock) {
+        this.classes = classes;
+        this.assignments = assignments;
+        this.marking = marking;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    @GetMapping("/classes")
+    List<TaughtClass> overview(@AuthenticationPrincipal Person me) {
+        List<Classes.ClassInfo> own = classes.ofTeacher(me.id());
+        List<UUID> ids = own.stream().map(Classes.ClassInfo::id).toList();
+        Map<UUID, Set<UUID>> students = classes.students(ids);
+        List<Assignments.AssignmentInfo> given = assignments.ofClasses(ids);
+        Map<UUID, Sheet> sheets = sheets(given);
+        List<Assignments.WorkInfo> works = assignments.worksOn(sheets.keySet());
+        Map<UUID, Marking.Standing> standings = marking.standings(works, sheets);
+        List<TaughtClass> list = new ArrayList<>();
+        for (Classes.ClassInfo c : own) {
+            List<GivenLab> labs = new ArrayList<>();
+            for (Assignments.AssignmentInfo a : given) {
+                if (a.classId().equals(c.id())) {
+                    List<Assignments.WorkInfo> on = works.stream().filter(w -> w.assignmentId().equals(a.id())).toList();
+                    List<Assignments.WorkInfo> in = on.stream().filter(w -> w.submittedAt() != null).toList();
+                    labs.add(new GivenLab(a.id(), sheets.get(a.id()).title(), a.dueAt(), on.size(), in.size(),
+                            (int) in.stream().filter(w -> standings.get(w.id()).unmarked()).count()));
+                }
+            }
+            list.add(new TaughtClass(c.id(), c.name(), c.code(), students.getOrDefault(c.id(), Set.of()).size(), labs));
+        }
+        return list;
+    }
+
+    @PostMapping("/assignments")
+    Given give(@AuthenticationPrincipal Person me, @Valid @RequestBody Give form) {
+        if (form.dueAt() != null && form.dueAt().isBefore(clock.instant())) {
+            throw Problems.invalid("dueAt", "The due time lies in the past.");
+        }
+        return new Given(assignments.give(me.id(), form.classId(), form.labId(), form.dueAt()).id());
+    }
+
+    @GetMapping("/assignments/{id}")
+    ClassList classList(@PathVariable UUID id, @AuthenticationPrincipal Person me) {
+        Assignments.AssignmentInfo a = assignments.ownedBy(id, me.id());
+        Classes.ClassInfo c = classes.ownedBy(a.classId(), me.id());
+        Sheet sheet = assignments.sheet(a);
+        List<Assignments.WorkInfo> works = assignments.worksOn(Set.of(id));
+        Map<UUID, Marking.Standing> standings = marking.standings(works, Map.of(id, sheet));
+        Map<UUID, Assignments.WorkInfo> workOf = new LinkedHashMap<>();
+        works.forEach(w -> workOf.put(w.studentId(), w));
+        List<StudentLine> lines = accounts.people(classes.students(Set.of(c.id())).getOrDefault(c.id(), Set.of()))
+                .values().stream().map(p -> line(p, workOf.get(p.id()), standings))
+                .sorted(Comparator.comparing(StudentLine::name)).toList();
+        return new ClassList(id, sheet.title(), c.name(), c.code(), sheet.points(), a.dueAt(), lines);
+    }
+
+    private static StudentLine line(Person p, Assignments.WorkInfo work, Map<UUID, Marking.Standing> standings) {
+        if (work == null) {
+            return new StudentLine(p.id(), p.displayName(), p.userName(), null, "not-started", null, 0.0, false, null,
+                    null);
+        }
+        Marking.Standing s = standings.get(work.id());
+        boolean in = work.submittedAt() != null;
+        Sheet.Part at = s.progress().at();
+        return new StudentLine(p.id(), p.displayName(), p.userName(), work.id(), in ? "submitted" : "working",
+                at == null ? "all done" : at.title(), s.points(), in && s.unmarked(), s.lastEntry(), work.submittedAt());
+    }
+
+    private Map<UUID, Sheet> sheets(List<Assignments.AssignmentInfo> given) {
+        Map<UUID, Sheet> map = new LinkedHashMap<>();
+        given.forEach(a -> map.put(a.id(), assignments.sheet(a)));
+        return map;
+    }
+}

@@ -1,0 +1,50 @@
+package cauldron.server.notebooks;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Map;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** One entry of the journal, with the id its browser gave it. Written by {@link EntryRepository#keep}. */
+@Entity
+class Entry {
+
+    @Id
+    private UUID id;
+    private UUID workId;
+    @Column(insertable = false, updatable = false)
+    private long seq;
+    private String block;
+    private String slot;
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Map<String, Object> value;
+    private Instant clientTime;
+    private Instant serverTime;
+
+    protected Entry() {
+    }
+
+    UUID workId() {
+        return workId;
+    }
+
+    String block() {
+        return block;
+    }
+
+    String slot() {
+        return slot;
+    }
+
+    Map<String, Object> value() {
+        return value;
+    }
+
+    Instant serverTime() {
+        return serverTime;
+    }
+}

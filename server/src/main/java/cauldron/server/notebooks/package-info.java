@@ -1,0 +1,5 @@
+/** The journal of what a student enters, and the notebook it amounts to. */
+@ApplicationModule(displayName = "Notebooks")
+package cauldron.server.notebooks;
+
+import org.springframework.modulith.ApplicationModule;

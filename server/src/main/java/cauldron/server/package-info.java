@@ -1,0 +1,2 @@
+/** The server: one package for each part of school life, checked by Spring Modulith. */
+package cauldron.server;

@@ -1,0 +1,48 @@
+package cauldron.server.platform;
+
+import java.net.URI;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.ErrorResponseException;
+
+/** Problems as people meet them, in the form of RFC 9457 with a stable type for each kind. */
+public final class Problems {
+
+    private Problems() {
+    }
+
+    /** What isn't there, or isn't this person's to see: the two are told alike. */
+    public static ErrorResponseException notFound(String what) {
+        return problem(HttpStatus.NOT_FOUND, "not-found", "There is no such " + what + " here.");
+    }
+
+    /** A request that the present state doesn't allow. */
+    public static ErrorResponseException conflict(String type, String detail) {
+        return problem(HttpStatus.CONFLICT, type, detail);
+    }
+
+    /** A value that can't be taken. */
+    public static ErrorResponseException invalid(String field, String detail) {
+        ErrorResponseException e = problem(HttpStatus.BAD_REQUEST, "invalid", detail);
+        e.getBody().setProperty("field", field);
+        return e;
+    }
+
+    /** Too many tries in too short a time. */
+    public static ErrorResponseException tooMany() {
+        return problem(HttpStatus.TOO_MANY_REQUESTS, "too-many-tries",
+                "Too many tries. Wait a minute, then try again.");
+    }
+
+    /** Wrong name or secret: which of the two isn't told. */
+    public static ErrorResponseException wrongSignIn() {
+        return problem(HttpStatus.UNAUTHORIZED, "wrong-sign-in",
+                "That user name and secret don't belong together.");
+    }
+
+    private static ErrorResponseException problem(HttpStatus status, String type, String detail) {
+        ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail);
+        body.setType(URI.create("urn:cauldron:problem:" + type));
+        return new ErrorResponseException(status, body, null);
+    }
+}

@@ -1,0 +1,5 @@
+/** What every part of the server stands on: security, problem details, the pages, time. */
+@ApplicationModule(displayName = "Platform", type = ApplicationModule.Type.OPEN)
+package cauldron.server.platform;
+
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,5 @@
+/** Trials: recipes kept on the server and the films made from them. */
+@ApplicationModule(displayName = "Trials")
+package cauldron.server.trials;
+
+import org.springframework.modulith.ApplicationModule;
