@@ -50,8 +50,12 @@ public record Manifest(String id, int modelVersion, String name, String summary,
     public record Handle(String id, String name, String xField, String yField, String radiusField) {
     }
 
-    /** Something that can be done to it besides moving and setting. */
-    public record Act(String id, String name) {
+    /**
+     * Something that can be done to it besides moving and setting.
+     *
+     * @param shownWhen offered only while a setting has a value: {@code "held=true"}; empty: always
+     */
+    public record Act(String id, String name, String shownWhen) {
     }
 
     public Setting setting(String settingId) {
@@ -112,7 +116,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         handles.forEach(x -> h.add(Tree.of("id", x.id(), "name", x.name(), "xField", x.xField(), "yField",
                 x.yField(), "radiusField", x.radiusField())));
         List<Object> a = new ArrayList<>();
-        acts.forEach(x -> a.add(Tree.of("id", x.id(), "name", x.name())));
+        acts.forEach(x -> a.add(Tree.of("id", x.id(), "name", x.name(), "shownWhen", x.shownWhen())));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
                 topics, "interval", interval, "speed", speed, "settings", s, "channels", c, "events", e, "views", v,
                 "scene", f, "handles", h, "acts", a, "instruments", instruments, "slips", slips);

@@ -20,7 +20,7 @@ public record Instrument(String id, String name, Shape shape, String unit, doubl
 
     /** Every instrument there is. */
     public static final List<Instrument> ALL = List.of(
-            new Instrument("ruler", "Ruler", Shape.STRAIGHT, "mm", 1000, 1, 100),
+            new Instrument("ruler", "Ruler", Shape.STRAIGHT, "mm", 2000, 1, 100),
             new Instrument("protractor", "Protractor", Shape.ANGULAR, "°", 90, 1, 10),
             new Instrument("stopwatch", "Stopwatch", Shape.CLOCK, "s", 3600, 0.01, 1));
 

@@ -60,7 +60,7 @@ public final class Pendulum implements Apparatus {
                     new SceneField("bob.x", Kind.X, true), new SceneField("bob.y", Kind.Y, true),
                     new SceneField("bob.radius", Kind.LENGTH, true), new SceneField("catch.shut", Kind.FLAG, true)),
             List.of(new Manifest.Handle("bob", "bob", "bob.x", "bob.y", "bob.radius")),
-            List.of(new Manifest.Act("open-catch", "Open the catch")),
+            List.of(new Manifest.Act("open-catch", "Open the catch", "held=true")),
             List.of("ruler", "protractor", "stopwatch"),
             List.of("Timing one swing instead of many", "Half a swing taken for a whole one",
                     "Length measured to the top of the bob", "Counting from one instead of zero",

@@ -1,0 +1,17 @@
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['src/core/generated', 'src/api/schema.d.ts'] },
+  ...tseslint.configs.recommended,
+  {
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      // The compiled core has one door; nothing else may reach it.
+      'no-restricted-imports': ['error', { patterns: ['**/core/generated/*'] }],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
+    },
+  },
+  { files: ['src/core/index.ts'], rules: { 'no-restricted-imports': 'off' } },
+);

@@ -1,0 +1,55 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+/** What went wrong, in words for the person; `status` 0 means the server could not be reached. */
+export class Problem extends Error {
+  constructor(readonly status: number, detail: string, readonly field?: string) {
+    super(detail);
+  }
+}
+
+function token() {
+  return document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='))?.slice('XSRF-TOKEN='.length);
+}
+
+export function csrfHeader(): Record<string, string> {
+  const value = token();
+  return value ? { 'X-XSRF-TOKEN': value } : {};
+}
+
+const csrf: Middleware = {
+  async onRequest({ request }) {
+    if (request.method !== 'GET') {
+      if (!token()) await fetch('/api/me');
+      Object.entries(csrfHeader()).forEach(([k, v]) => request.headers.set(k, v));
+    }
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: typeof location === 'undefined' ? '' : location.origin });
+api.use(csrf);
+
+/** The data of an answer, or a {@link Problem}. */
+export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let result;
+  try {
+    result = await call;
+  } catch {
+    throw new Problem(0, "The server can't be reached just now. Check the network, then try again.");
+  }
+  if (!result.response.ok) {
+    const body = (result.error ?? {}) as { detail?: string; field?: string };
+    throw new Problem(result.response.status, body.detail ?? fallback(result.response.status), body.field);
+  }
+  return result.data as T;
+}
+
+function fallback(status: number) {
+  if (status === 401) return 'You are signed out. Sign in again to go on.';
+  if (status === 403) return 'Your account may not do this.';
+  if (status === 404) return 'There is nothing here for you.';
+  return 'The server could not do this. Try again in a moment.';
+}

@@ -1,0 +1,42 @@
+import { lazy, Suspense } from 'react';
+import { Navigate, Route, Routes } from 'react-router';
+import { Catalogue } from '../classroom/Catalogue';
+import { ClassList } from '../classroom/ClassList';
+import { Join } from '../classroom/Join';
+import { SignIn } from '../classroom/SignIn';
+import { StudentHome } from '../classroom/StudentHome';
+import { TeacherHome } from '../classroom/TeacherHome';
+import { useMe } from './session';
+
+// The bench and the labs bring the compiled core with them; the sign-in page needn't wait for it.
+const OpenBench = lazy(() => import('../bench/OpenBench'));
+const LabPreview = lazy(() => import('../sheet/LabPreview'));
+const WorkPage = lazy(() => import('../sheet/WorkPage'));
+
+/** Which page stands at which address, and for whom. */
+export function Places() {
+  const me = useMe();
+  if (me === undefined) return <p className="p-8 text-soft">Opening …</p>;
+  if (me === null) {
+    return (
+      <Routes>
+        <Route path="/join" element={<Join />} />
+        <Route path="*" element={<SignIn />} />
+      </Routes>
+    );
+  }
+  const teacher = me.role === 'TEACHER';
+  return (
+    <Suspense fallback={<p className="p-8 text-soft">Opening …</p>}>
+      <Routes>
+        <Route path="/" element={teacher ? <TeacherHome /> : <StudentHome />} />
+        {teacher && <Route path="/catalogue" element={<Catalogue />} />}
+        {teacher && <Route path="/bench/:apparatus" element={<OpenBench />} />}
+        {teacher && <Route path="/labs/:labId" element={<LabPreview />} />}
+        {teacher && <Route path="/assignments/:assignmentId" element={<ClassList />} />}
+        <Route path="/work/:workId" element={<WorkPage />} />
+        <Route path="*" element={<Navigate to="/" replace />} />
+      </Routes>
+    </Suspense>
+  );
+}

@@ -1,0 +1,42 @@
+import { LogOut } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link, NavLink } from 'react-router';
+import { Button } from '../ui';
+import { useMe, useSignOut } from './session';
+
+export function Mark() {
+  return (
+    <Link to="/" className="flex items-center gap-2 rounded-house text-lead font-bold">
+      <img src="/icon.svg" alt="" width="26" height="26" className="in-data-[theme=projector]:invert" />
+      Cauldron
+    </Link>
+  );
+}
+
+/** The frame of ordinary pages: name, places, sign out. */
+export function Shell({ children }: { children: ReactNode }) {
+  const me = useMe();
+  const signOut = useSignOut();
+  const place = ({ isActive }: { isActive: boolean }) =>
+    `rounded-house px-2 py-1 ${isActive ? 'font-bold underline decoration-copper decoration-2 underline-offset-8' : 'hover:bg-line/50'}`;
+  return (
+    <div className="flex min-h-full flex-col">
+      <header className="flex h-14 items-center gap-6 border-b bg-sheet px-6">
+        <Mark />
+        {me && (
+          <nav aria-label="Main" className="flex gap-2">
+            <NavLink to="/" end className={place}>{me.role === 'TEACHER' ? 'Classes' : 'My labs'}</NavLink>
+            {me.role === 'TEACHER' && <NavLink to="/catalogue" className={place}>Catalogue</NavLink>}
+          </nav>
+        )}
+        {me && (
+          <div className="ml-auto flex items-center gap-3">
+            <span className="text-soft">{me.displayName} · <span className="mono">{me.userName}</span></span>
+            <Button small kind="quiet" onClick={signOut}><LogOut size={15} />Sign out</Button>
+          </div>
+        )}
+      </header>
+      <main className="mx-auto w-full max-w-5xl flex-1 px-6 py-8">{children}</main>
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { scaleLinear } from 'd3-scale';
+import type { Channel, Manifest, Run } from '../core';
+import { lookOf } from './Readouts';
+
+const W = 320;
+const H = 200;
+const PAD = { left: 46, right: 8, top: 10, bottom: 30 };
+const MOST_POINTS = 500;
+
+/** Channels of one unit against time, over the whole run, with a mark at the moment shown. */
+export function ChannelGraph({ m, run, channels }: { m: Manifest; run: Run; channels: Channel[] }) {
+  const n = run.sampleCount();
+  const every = Math.max(1, Math.ceil(n / MOST_POINTS));
+  const series = channels.map((c) => ({ c, samples: run.samples(m.channels.indexOf(c)) }));
+  let low = Infinity;
+  let high = -Infinity;
+  for (const { c, samples } of series) {
+    for (let i = 0; i < n; i++) {
+      const v = samples[i] * c.perSi;
+      if (v < low) low = v;
+      if (v > high) high = v;
+    }
+  }
+  if (!(low < high)) {
+    low = Math.min(0, Number.isFinite(low) ? low : 0);
+    high = low + (high > low ? high - low : 1);
+  }
+  const x = scaleLinear([0, Math.max(2, run.head())], [PAD.left, W - PAD.right]);
+  const y = scaleLinear([low, high], [H - PAD.bottom, PAD.top]).nice(5);
+  const path = (c: Channel, samples: Float64Array) => {
+    let d = '';
+    for (let i = 0; i < n; i += every) {
+      const v = samples[i] * c.perSi;
+      if (!Number.isNaN(v)) d += `${d ? 'L' : 'M'}${x(i * m.interval).toFixed(1)} ${y(v).toFixed(1)}`;
+    }
+    return d;
+  };
+  return (
+    <figure>
+      <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="img" aria-label={`${channels.map((c) => c.name).join(', ')} against time`}>
+        {y.ticks(5).map((t) => (
+          <g key={t}>
+            <line x1={PAD.left} x2={W - PAD.right} y1={y(t)} y2={y(t)} stroke="var(--line)" />
+            <text x={PAD.left - 5} y={y(t) + 3.5} textAnchor="end" fontSize="10.5" className="mono" fill="var(--soft)">{y.tickFormat(5)(t)}</text>
+          </g>
+        ))}
+        {x.ticks(6).map((t) => <text key={t} x={x(t)} y={H - PAD.bottom + 13} textAnchor="middle" fontSize="10.5" className="mono" fill="var(--soft)">{t}</text>)}
+        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize="11" fill="var(--ink)"><tspan fontStyle="italic">t</tspan> / s</text>
+        <line x1={PAD.left} x2={PAD.left} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--edge)" />
+        {series.map(({ c, samples }, i) => <path key={c.id} d={path(c, samples)} fill="none" stroke={lookOf(c, i).color} strokeDasharray={lookOf(c, i).dash} strokeWidth="1.6" data-series={c.id} />)}
+        <line x1={x(run.time())} x2={x(run.time())} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--ink)" strokeWidth="1" />
+      </svg>
+      <figcaption className="flex flex-wrap gap-x-3 text-fine">
+        {channels.map((c, i) => (
+          <span key={c.id} className="inline-flex items-center gap-1.5">
+            <svg width="24" height="6" aria-hidden><line x1="0" x2="24" y1="3" y2="3" stroke={lookOf(c, i).color} strokeDasharray={lookOf(c, i).dash} strokeWidth="2" /></svg>
+            {c.name} / {c.unit}
+          </span>
+        ))}
+      </figcaption>
+    </figure>
+  );
+}

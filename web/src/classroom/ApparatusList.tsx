@@ -1,0 +1,34 @@
+import { Link } from 'react-router';
+import { initialSettings, manifests, openRun, type Manifest } from '../core';
+import { pictureOfRun } from '../scenes/picture';
+import { sceneOf } from '../scenes';
+
+export default function ApparatusList() {
+  return (
+    <ul className="grid grid-cols-2 gap-4">
+      {manifests.map((m) => (
+        <li key={m.id} className="flex overflow-hidden rounded-house border bg-sheet">
+          <Thumbnail m={m} />
+          <div className="flex flex-1 flex-col gap-2 p-4">
+            <h3 className="font-bold">{m.name}</h3>
+            <p className="text-fine">{m.summary}</p>
+            <p className="text-fine text-soft">{m.topics.join(' · ')}</p>
+            <Link to={`/bench/${m.id}`} className="mt-auto self-start rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper">Open on the bench</Link>
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The apparatus as it really stands at its initial settings. */
+function Thumbnail({ m }: { m: Manifest }) {
+  const run = openRun(m.id, initialSettings(m), 1);
+  const picture = pictureOfRun(m, run.scene(), run.frame(m.views[0].id));
+  const Scene = sceneOf(m.id);
+  return (
+    <svg viewBox={`${picture.width * 0.2} 0 ${picture.width * 0.6} ${picture.height}`} className="w-44 bg-stage" role="img" aria-label={m.name}>
+      <Scene picture={picture} />
+    </svg>
+  );
+}

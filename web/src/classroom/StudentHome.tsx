@@ -1,0 +1,54 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { api, ask, type Schemas } from '../api/client';
+import { dayAndTime, isPast } from '../app/dates';
+import { Shell } from '../app/Shell';
+import { Button, Trouble } from '../ui';
+
+/** A student's labs: what is due, what is done, what came back. */
+export function StudentHome() {
+  const { data, error } = useQuery({ queryKey: ['assigned'], queryFn: () => ask(api.GET('/api/assigned')) });
+  return (
+    <Shell>
+      <h1 className="mb-6 text-title font-bold">My labs</h1>
+      <Trouble error={error} />
+      {data?.length === 0 && <p>No lab yet. When your teacher gives one to your class, it appears here.</p>}
+      <ul className="flex flex-col gap-4">
+        {data?.map((lab) => <LabCard key={lab.id} lab={lab} />)}
+      </ul>
+    </Shell>
+  );
+}
+
+function LabCard({ lab }: { lab: Schemas['AssignedLab'] }) {
+  const navigate = useNavigate();
+  const open = useMutation({
+    mutationFn: () => ask(api.POST('/api/assigned/{assignmentId}/work', { params: { path: { assignmentId: lab.id } } })),
+    onSuccess: ({ workId }) => navigate(`/work/${workId}`),
+  });
+  const submitted = lab.state === 'submitted';
+  return (
+    <li className="flex items-center gap-6 rounded-house border bg-sheet px-5 py-4">
+      <div className="flex-1">
+        <h2 className="text-lead font-bold">{lab.title}</h2>
+        <p className="max-w-prose">{lab.summary}</p>
+        <p className="mt-1 text-fine text-soft">
+          {lab.className} · about {lab.minutes} minutes
+          {lab.dueAt && ` · ${isPast(lab.dueAt) ? 'was due' : 'due'} ${dayAndTime(lab.dueAt)}`}
+        </p>
+      </div>
+      <div className="w-40 text-right">
+        <p className={submitted ? 'font-semibold text-verdigris' : 'text-soft'}>
+          {submitted ? 'handed in' : lab.state === 'working' ? `at: ${lab.part ?? 'all done'}` : 'not started'}
+        </p>
+        {submitted && <p><span className="mono">{lab.points}</span> of {lab.of} points{lab.marked ? '' : ' so far'}</p>}
+      </div>
+      <div>
+        <Button kind={submitted ? 'plain' : 'main'} onClick={() => open.mutate()} disabled={open.isPending}>
+          {submitted ? 'Look at it' : lab.state === 'working' ? 'Go on' : 'Begin'}
+        </Button>
+        <Trouble error={open.error} />
+      </div>
+    </li>
+  );
+}

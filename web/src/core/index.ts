@@ -1,0 +1,96 @@
+/** The one typed door to the core. Nothing else imports the compiled Java. */
+import * as door from './generated/cauldron-core.js';
+import type { RunDoor } from './generated/cauldron-core';
+
+export type SettingValue = number | string | boolean;
+export type SettingValues = Record<string, SettingValue>;
+
+interface SettingBase { id: string; name: string; group: string; live: boolean; shownWhen: string }
+export interface AmountSetting extends SettingBase {
+  type: 'amount'; symbol: string; unit: string; min: number; max: number; step: number; initial: number; whole: boolean;
+}
+export interface ChoiceSetting extends SettingBase { type: 'choice'; options: { id: string; name: string }[]; initial: string }
+export interface SwitchSetting extends SettingBase { type: 'switch'; initial: boolean }
+export type Setting = AmountSetting | ChoiceSetting | SwitchSetting;
+
+export interface Channel {
+  id: string; symbol: string; name: string; unit: string; typicalMin: number; typicalMax: number; figures: number;
+  perSi: number; account?: 'kinetic' | 'potential' | 'elastic' | 'thermal' | 'total';
+}
+export interface SceneField { id: string; kind: 'x' | 'y' | 'length' | 'flag'; filmed: boolean }
+export interface Handle { id: string; name: string; xField: string; yField: string; radiusField: string }
+export interface Manifest {
+  id: string; modelVersion: number; name: string; summary: string; topics: string[]; interval: number; speed: number;
+  settings: Setting[]; channels: Channel[]; events: { id: string; name: string }[]; views: { id: string; name: string }[];
+  scene: SceneField[]; handles: Handle[]; acts: { id: string; name: string; shownWhen: string }[]; instruments: string[]; slips: string[];
+}
+export interface Instrument {
+  id: string; name: string; shape: 'straight' | 'angular' | 'clock'; unit: string; span: number; division: number; numbered: number;
+}
+export type Action =
+  | { type: 'change'; setting: string; value: SettingValue }
+  | { type: 'grab'; handle: string } | { type: 'move'; x: number; y: number } | { type: 'letGo' }
+  | { type: 'perform'; act: string };
+export type StopAt =
+  | { type: 'time'; time: number } | { type: 'event'; event: string; count: number }
+  | { type: 'crossing'; channel: string; value: number };
+export interface Failure { error: string }
+export type Run = Omit<RunDoor, 'act' | 'stopAt' | 'recipe'> & {
+  act(action: Action): Partial<Failure>; stopAt(condition: StopAt): Partial<Failure>; recipe(): Recipe;
+};
+export interface Recipe {
+  apparatus: string; modelVersion: number; settings: SettingValues; seed: number;
+  actions: { time: number; action: Action }[];
+}
+
+export interface ColumnSpec {
+  id: string; name: string; symbol: string; unit: string; kind: 'label' | 'measured' | 'calculated'; formula?: string;
+}
+export interface TableSpec { columns: ColumnSpec[]; rows: { id: string; cells: Record<string, string> }[] }
+export interface ColumnResult {
+  id: string; symbol: string; unit: string; calculated: boolean; values: (number | null)[]; texts: string[];
+  troubles: (string | null)[]; trouble?: string; troubleAt: number;
+}
+export interface LineResult {
+  points: number; slope: number; intercept: number; slopeText: string; interceptText: string; slopeUnit: string;
+  interceptUnit: string; equation: string; rSquared: string;
+}
+
+export const manifests = door.manifests() as Manifest[];
+export const instruments = door.instruments() as Instrument[];
+
+export function manifest(id: string): Manifest | undefined {
+  return manifests.find((m) => m.id === id);
+}
+/** Whether something declared with `shownWhen` (`setting=value`) is to be shown now. */
+export function isShown(shownWhen: string, values: SettingValues) {
+  const [id, value] = shownWhen.split('=');
+  return !shownWhen || String(values[id]) === value;
+}
+export function initialSettings(m: Manifest): SettingValues {
+  return Object.fromEntries(m.settings.map((s) => [s.id, s.initial]));
+}
+export function checkSetting(apparatus: string, setting: string, value: SettingValue) {
+  return door.checkSetting(apparatus, setting, value) as { value: SettingValue } | Failure;
+}
+export function placed(apparatus: string, handle: string, x: number, y: number, settings: SettingValues) {
+  return door.placed(apparatus, handle, x, y, settings) as SettingValues;
+}
+export function openRun(apparatus: string, settings: SettingValues, seed: number) {
+  return door.openRun(apparatus, settings, seed) as Run;
+}
+export function replay(recipe: Recipe, until: number) {
+  return door.replay(recipe, until) as Run;
+}
+export function workOut(table: TableSpec) {
+  return (door.table(table) as { columns: ColumnResult[] }).columns;
+}
+export function fitLine(table: TableSpec, x: string, y: string) {
+  return door.line(table, x, y) as LineResult | Failure;
+}
+export function readUnit(text: string) {
+  return door.readUnit(text) as { symbol: string; nice: string } | Failure;
+}
+export const printFixed = door.printFixed;
+export const printShort = door.printShort;
+export const countWords = door.words;

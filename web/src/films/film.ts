@@ -1,0 +1,48 @@
+import type { Manifest } from '../core';
+import type { Picture } from '../scenes/picture';
+
+interface Header {
+  rate: number; frames: number; width: number; height: number; scale: number; fineness: number;
+  still: Record<string, number>; moving: string[];
+}
+
+/** A recording as it came: frames of places in the picture, nothing else. */
+export class Film {
+  constructor(readonly header: Header, private readonly body: Int16Array) {}
+
+  /** Reads what the server sends: header length, header, frames. */
+  static read(buffer: ArrayBuffer): Film {
+    const length = new DataView(buffer).getUint32(0, true);
+    const header = JSON.parse(new TextDecoder().decode(new Uint8Array(buffer, 4, length))) as Header;
+    return new Film(header, new Int16Array(buffer.slice(4 + length)));
+  }
+
+  /** The picture of a frame. */
+  picture(frame: number, m: Manifest): Picture {
+    const { width, height, scale, fineness, still, moving } = this.header;
+    const flags = new Set(m.scene.filter((f) => f.kind === 'flag').map((f) => f.id));
+    return {
+      width, height, scale,
+      get: (field) => {
+        const i = moving.indexOf(field);
+        const raw = i < 0 ? still[field] : this.body[frame * moving.length + i];
+        return flags.has(field) ? raw : raw / fineness;
+      },
+    };
+  }
+
+  /** Film time of a frame in seconds. */
+  time(frame: number) {
+    return frame / this.header.rate;
+  }
+
+  get last() {
+    return this.header.frames - 1;
+  }
+}
+
+export async function fetchFilm(trial: string): Promise<Film> {
+  const answer = await fetch(`/api/trials/${trial}/film`);
+  if (!answer.ok) throw new Error('The recording could not be fetched. Try again.');
+  return Film.read(await answer.arrayBuffer());
+}

@@ -1,0 +1,29 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Tooltip } from 'radix-ui';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { Problem } from './api/client';
+import { Places } from './app/Places';
+import './styles.css';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (count, error) => !(error instanceof Problem && error.status >= 400 && error.status < 500) && count < 3,
+      refetchOnWindowFocus: false,
+    },
+  },
+});
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <Tooltip.Provider delayDuration={400}>
+        <BrowserRouter>
+          <Places />
+        </BrowserRouter>
+      </Tooltip.Provider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,40 @@
+import type { Manifest } from '../core';
+
+/** What a drawing is made from: places in picture elements, y downwards, from a live run or from a film. */
+export interface Picture {
+  width: number;
+  height: number;
+  /** Picture elements per metre. */
+  scale: number;
+  /** A scene field by its id, in picture elements; flags 0 or 1. */
+  get(field: string): number;
+}
+
+export interface SceneProps {
+  picture: Picture;
+}
+
+const WIDTH = 1000;
+
+/** A run's scene now, seen through a frame (left, bottom, width, height in metres). */
+export function pictureOfRun(m: Manifest, scene: Float64Array, frame: Float64Array): Picture {
+  const scale = WIDTH / frame[2];
+  const index = new Map(m.scene.map((f, i) => [f.id, i]));
+  return {
+    width: WIDTH,
+    height: frame[3] * scale,
+    scale,
+    get(field) {
+      const i = index.get(field)!;
+      const kind = m.scene[i].kind;
+      if (kind === 'x') return (scene[i] - frame[0]) * scale;
+      if (kind === 'y') return (frame[1] + frame[3] - scene[i]) * scale;
+      return kind === 'length' ? scene[i] * scale : scene[i];
+    },
+  };
+}
+
+/** From a place in the picture back to metres. */
+export function toMetres(picture: Picture, frame: Float64Array, x: number, y: number) {
+  return { x: frame[0] + x / picture.scale, y: frame[1] + frame[3] - y / picture.scale };
+}

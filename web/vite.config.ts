@@ -1,0 +1,10 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { license: { fileName: 'licenses/THIRD-PARTY-WEB.md' }, assetsInlineLimit: 0 },
+  server: { proxy: { '/api': 'http://127.0.0.1:8137' } },
+  test: { environment: 'happy-dom' },
+});
