@@ -1,6 +1,6 @@
-import { ArrowLeft, BarChart3, LineChart, Monitor, Pause, Play, RotateCcw, SkipBack, StepBack, StepForward } from 'lucide-react';
+import { ArrowLeft, BarChart3, LineChart, Monitor, Pause, Play, RotateCcw, SkipBack, SlidersHorizontal, StepBack, StepForward } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { initialSettings, isShown, manifest, placed, printFixed, type Manifest, type SettingValue } from '../core';
 import { sceneOf } from '../scenes';
@@ -10,7 +10,7 @@ import { BenchHandle } from './BenchHandle';
 import { ChannelGraph } from './ChannelGraph';
 import { EnergyBars, Readouts } from './Readouts';
 import { SettingsPanel } from './SettingsPanel';
-import { Stage } from './Stage';
+import { Stage, useStage } from './Stage';
 import { StopAtMenu } from './StopAtMenu';
 import { useRun } from './useRun';
 
@@ -32,6 +32,10 @@ function Bench({ m }: { m: Manifest }) {
   const [bars, setBars] = useState(true);
   const [graphed, setGraphed] = useState<string[]>([]);
   const projector = useProjector();
+  const [settingsShown, setSettingsShown] = useState(true);
+  // On the projector the apparatus has the room; settings come back at a press.
+  useEffect(() => setSettingsShown(!projector.on), [projector.on]);
+  const docked = readouts.length > 0 || bars || graphed.length > 0;
   const begun = run.head() > 0;
 
   const change = (id: string, value: SettingValue) => {
@@ -72,23 +76,26 @@ function Bench({ m }: { m: Manifest }) {
   };
 
   return (
-    <main ref={projector.ref} data-theme={projector.on ? 'projector' : undefined} className="grid h-screen grid-cols-[minmax(15rem,17.5rem)_minmax(0,1fr)_minmax(15rem,20rem)] grid-rows-[3.25rem_minmax(0,1fr)_auto] bg-paper text-ink">
-      <header className="col-span-3 flex items-center gap-4 border-b bg-sheet px-4">
+    <main className="grid h-screen grid-rows-[3.25rem_minmax(0,1fr)_auto] bg-paper text-ink" style={{ gridTemplateColumns: `${settingsShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 25vw, 20rem)' : ''}` }}>
+      <header className="col-span-full flex items-center gap-3 border-b bg-sheet px-4">
         <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50"><ArrowLeft size={18} /></Link>
         <h1 className="text-lead font-bold">{m.name}</h1>
-        <span className="text-soft">open bench</span>
+        {!projector.on && <span className="text-soft">open bench</span>}
         <div className="ml-auto flex gap-2">
-          <Button small={projector.on} onClick={() => setBars(!bars)} aria-pressed={bars} className={bars ? 'border-copper!' : ''}><BarChart3 size={15} />Energy</Button>
+          <Button onClick={() => setSettingsShown(!settingsShown)} aria-pressed={settingsShown} className={settingsShown ? 'border-copper!' : ''}><SlidersHorizontal size={15} />Settings</Button>
+          <Button onClick={() => setBars(!bars)} aria-pressed={bars} className={bars ? 'border-copper!' : ''}><BarChart3 size={15} />Energy</Button>
           <ChannelChoice title="Readouts" m={m} chosen={readouts} onChange={setReadouts} icon={null} />
           <ChannelChoice title="Graph" m={m} chosen={graphed} onChange={setGraphed} icon={<LineChart size={15} />} />
-          <Button onClick={projector.toggle} aria-pressed={projector.on}><Monitor size={15} />{projector.on ? 'Leave projector' : 'Projector'}</Button>
+          <Button onClick={projector.toggle} aria-pressed={projector.on}><Monitor size={15} />{projector.on ? 'Leave' : 'Projector'}</Button>
         </div>
       </header>
 
-      <aside className="overflow-auto border-r bg-sheet p-4" aria-label="Settings">
-        <SettingsPanel m={m} values={settings} onChange={change} />
-        <Trouble error={trouble} />
-      </aside>
+      {settingsShown && (
+        <aside className="overflow-auto border-r bg-sheet p-4" aria-label="Settings">
+          <SettingsPanel m={m} values={settings} onChange={change} />
+          <Trouble error={trouble} />
+        </aside>
+      )}
 
       <Stage picture={picture} label={`${m.name}, ${m.views[0].name.toLowerCase()}`}>
         <Grid picture={picture} />
@@ -96,14 +103,14 @@ function Bench({ m }: { m: Manifest }) {
         {m.handles.map((h) => <BenchHandle key={h.id} handle={h} picture={picture} onGrab={() => grab(h.id)} onMove={(x, y) => move(h.id, x, y)} onLetGo={letGo} />)}
       </Stage>
 
-      <aside className="flex flex-col gap-4 overflow-auto border-l bg-sheet p-4" aria-label="Readings">
+      {docked && <aside className="flex flex-col gap-4 overflow-auto border-l bg-sheet p-4" aria-label="Readings">
         {readouts.length > 0 && <Readouts m={m} shown={readouts} values={values} />}
         {bars && <EnergyBars m={m} values={values} largest={largest} />}
         {units.map((u) => <ChannelGraph key={u} m={m} run={run} channels={chosen.filter((c) => c.unit === u)} />)}
         {chosen.length === 0 && <p className="text-fine text-soft">Under Graph, choose what to plot against time. It shows the whole run, also what is already past.</p>}
-      </aside>
+      </aside>}
 
-      <footer className="col-span-3 flex items-center gap-3 border-t bg-sheet px-4 py-2.5" aria-label="Transport">
+      <footer className="col-span-full flex items-center gap-3 border-t bg-sheet px-4 py-2.5" aria-label="Transport">
         <Button kind="main" className="w-24" onClick={() => live.play(!live.playing)}>
           {live.playing ? <><Pause size={16} />Pause</> : <><Play size={16} />Run</>}
         </Button>
@@ -154,6 +161,7 @@ function ChannelChoice({ title, m, chosen, onChange, icon }: { title: string; m:
 
 /** Squares of a round size, named in the corner. */
 function Grid({ picture }: { picture: { width: number; height: number; scale: number } }) {
+  const { pixel } = useStage();
   const metres = [1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01].find((s) => picture.height / (s * picture.scale) >= 6) ?? 0.01;
   const step = metres * picture.scale;
   const lines = [];
@@ -162,14 +170,13 @@ function Grid({ picture }: { picture: { width: number; height: number; scale: nu
   return (
     <g>
       <path d={lines.join('')} stroke="var(--line)" strokeWidth="1" vectorEffect="non-scaling-stroke" opacity="0.7" />
-      <text x="14" y={picture.height - 14} fontSize="17" fill="var(--soft)">one square is {metres >= 1 ? `${metres} m` : `${Math.round(metres * 100)} cm`}</text>
+      <text x={8 / pixel} y={picture.height - 10 / pixel} fontSize={13 / pixel} fill="var(--soft)">one square is {metres >= 1 ? `${metres} m` : `${Math.round(metres * 100)} cm`}</text>
     </g>
   );
 }
 
 /** Dark theme, larger type, full screen; leaving full screen leaves it. */
 function useProjector() {
-  const ref = useRef<HTMLElement>(null);
   const [on, setOn] = useState(false);
   useEffect(() => {
     const left = () => { if (!document.fullscreenElement) setOn(false); };
@@ -192,5 +199,5 @@ function useProjector() {
       document.documentElement.requestFullscreen?.().catch(() => undefined);
     }
   };
-  return { ref, on, toggle };
+  return { on, toggle };
 }

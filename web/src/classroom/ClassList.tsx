@@ -30,7 +30,7 @@ export function ClassList() {
           ) : (
             <table className="w-full rounded-house border bg-sheet text-left">
               <thead className="text-fine text-soft">
-                <tr>{['Student', 'User name', 'State', 'Part', 'Last entry', 'Points'].map((h) => <th key={h} scope="col" className="border-b px-4 py-2 font-semibold last:text-right">{h}</th>)}<th className="border-b"><span className="sr-only">Work</span></th></tr>
+                <tr>{['Student', 'User name', 'State', 'Part', 'Last entry', 'Points'].map((h) => <th key={h} scope="col" className={`border-b px-4 py-2 font-semibold ${h === 'Points' ? 'text-right' : ''}`}>{h}</th>)}<th className="border-b"><span className="sr-only">Work</span></th></tr>
               </thead>
               <tbody>{data.students.map((s) => <Line key={s.studentId} s={s} of={data.points} />)}</tbody>
             </table>

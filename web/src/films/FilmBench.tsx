@@ -14,6 +14,7 @@ const SPEEDS: [string, number][] = [['1/16', 1 / 16], ['1/8', 1 / 8], ['1/4', 1 
 interface Props {
   apparatus: string;
   film: Film;
+  view: string;
   title: string;
   frame: number;
   onFrame: (frame: number) => void;
@@ -24,7 +25,7 @@ interface Props {
 }
 
 /** A recording on the bench: player, instruments, and nothing that gives a value away. */
-export function FilmBench({ apparatus, film, title, frame, onFrame, placing, onPlacing, note }: Props) {
+export function FilmBench({ apparatus, view, film, title, frame, onFrame, placing, onPlacing, note }: Props) {
   const m = manifest(apparatus)!;
   const Scene = sceneOf(apparatus);
   const picture = film.picture(frame, m);
@@ -66,7 +67,7 @@ export function FilmBench({ apparatus, film, title, frame, onFrame, placing, onP
           {placing.protractor && <Protractor place={placing.protractor} onMove={(protractor) => onPlacing({ ...placing, protractor })} />}
           {placing.ruler && <Ruler instrument={rule} scale={picture.scale} place={placing.ruler} onMove={(ruler) => onPlacing({ ...placing, ruler })} />}
         </Stage>
-        <p className="pointer-events-none absolute top-2 left-2 rounded-house border bg-sheet/90 px-2.5 py-1 text-fine"><b>{title}</b> · side view · {film.header.rate} frames/s</p>
+        <p className="pointer-events-none absolute top-2 left-2 rounded-house border bg-sheet/90 px-2.5 py-1 text-fine">{m.views.find((v) => v.id === view)?.name}, {film.header.rate} frames/s</p>
         {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
         <fieldset className="absolute top-2 right-2 flex flex-col gap-1 rounded-house border bg-sheet/95 p-2">
           <legend className="sr-only">Instrument tray</legend>

@@ -59,7 +59,7 @@ export function GraphView({ table, results, choice, readOnly, onChoice }: Props)
       {line && (
         <p className="px-3 pt-1" aria-live="polite" data-testid="equation">
           {fit ? (
-            <><span className="mono text-indigo">{fit.equation}</span> <span className="text-fine text-soft"><i>r</i>² = {fit.rSquared}, {fit.points} points</span></>
+            <><span className="font-semibold text-indigo tabular-nums">{fit.equation}</span> <span className="text-fine text-soft"><i>r</i>² = {fit.rSquared}, {fit.points} points</span></>
           ) : <span className="text-copper">{(line as { error: string }).error}</span>}
         </p>
       )}

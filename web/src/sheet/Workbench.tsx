@@ -72,7 +72,7 @@ export function Workbench({ work, sheet, journal, trials, readOnly, open }: Prop
           <div className="min-h-0 flex-1">
             {film.data && trial ? (
               <FilmBench
-                apparatus={films!.apparatus} film={film.data} title={nameOf(films!, trial)}
+                apparatus={films!.apparatus} view={films!.view} film={film.data} title={nameOf(films!, trial)}
                 frame={Math.min(bench.frame, film.data.last)} onFrame={(frame) => setBench((b) => ({ ...b, trial: trial.id, frame }))}
                 placing={bench.placing} onPlacing={(placing) => setBench((b) => ({ ...b, trial: trial.id, placing }))}
                 note={shown && (

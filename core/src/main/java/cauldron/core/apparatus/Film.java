@@ -25,7 +25,7 @@ public record Film(double rate, int frames, int width, int height, double scale,
     /** Parts of a picture element that places are rounded to. */
     public static final int FINENESS = 32;
     /** Width of the picture; with the frame steps of apparatus it keeps every place within a short. */
-    private static final int WIDTH = 1000;
+    public static final int WIDTH = 1000;
 
     /**
      * Films a recipe from its beginning.

@@ -3,6 +3,7 @@ package cauldron.server.demo;
 import cauldron.core.Chance;
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.quantity.Numbers;
@@ -123,7 +124,7 @@ class DemoStudent {
         double[] scene = new double[run.manifest().scene().size()];
         run.scene(scene);
         double[] frame = run.frame(plan.view());
-        double scale = 1000 / frame[2];
+        double scale = Film.WIDTH / frame[2];
         double dx = scene[2] - scene[0];
         double dy = scene[3] - scene[1];
         double misplaced = 0.0007 * chance.normal();

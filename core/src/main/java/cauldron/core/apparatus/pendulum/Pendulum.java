@@ -18,7 +18,9 @@ import java.util.Map;
 public final class Pendulum implements Apparatus {
 
     static final double MAX_ANGLE = Math.toRadians(90);
-    private static final double[] FRAME_HEIGHTS = {0.35, 0.7, 1.4, 2.8};
+    private static final double NARROW = 1.15;
+    private static final double WIDE = 1.9;
+    private static final double[] FRAME_HEIGHTS = {0.35, 0.5, 0.7, 1.0, 1.4, 2.0, 2.8};
 
     private static final Manifest MANIFEST = new Manifest("pendulum", 1, "Pendulum",
             "A bob on a light cord, swinging at any angle up to 90°, with air drag and friction at the pivot"
@@ -86,7 +88,9 @@ public final class Pendulum implements Apparatus {
                 break;
             }
         }
-        return new double[] {-0.95 * h, -0.94 * h, 1.9 * h, 1.04 * h};
+        double side = settings.amount("length") * Math.sin(Math.toRadians(Math.abs(settings.amount("angle"))));
+        double w = side < NARROW * h / 2 - 0.06 * h ? NARROW * h : WIDE * h;
+        return new double[] {-w / 2, -0.94 * h, w, 1.04 * h};
     }
 
     @Override
