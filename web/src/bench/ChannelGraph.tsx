@@ -1,14 +1,17 @@
 import { scaleLinear } from 'd3-scale';
+import { useRef } from 'react';
 import type { Channel, Manifest, Run } from '../core';
 import { lookOf } from './Readouts';
+import { useSize } from './useSize';
 
-const W = 320;
-const H = 200;
-const PAD = { left: 46, right: 8, top: 10, bottom: 30 };
 const MOST_POINTS = 500;
 
 /** Channels of one unit against time, over the whole run, with a mark at the moment shown. */
 export function ChannelGraph({ m, run, channels }: { m: Manifest; run: Run; channels: Channel[] }) {
+  const box = useRef<HTMLElement>(null);
+  const { width: W, type } = useSize(box);
+  const H = 0.62 * W + 2 * type;
+  const PAD = { left: 3.4 * type, right: 8, top: 10, bottom: 2.6 * type };
   const n = run.sampleCount();
   const every = Math.max(1, Math.ceil(n / MOST_POINTS));
   const series = channels.map((c) => ({ c, samples: run.samples(m.channels.indexOf(c)) }));
@@ -36,16 +39,16 @@ export function ChannelGraph({ m, run, channels }: { m: Manifest; run: Run; chan
     return d;
   };
   return (
-    <figure>
-      <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="img" aria-label={`${channels.map((c) => c.name).join(', ')} against time`}>
+    <figure ref={box}>
+      <svg width={W} height={H} role="img" aria-label={`${channels.map((c) => c.name).join(', ')} against time`}>
         {y.ticks(5).map((t) => (
           <g key={t}>
             <line x1={PAD.left} x2={W - PAD.right} y1={y(t)} y2={y(t)} stroke="var(--line)" />
-            <text x={PAD.left - 5} y={y(t) + 3.5} textAnchor="end" fontSize="10.5" className="mono" fill="var(--soft)">{y.tickFormat(5)(t)}</text>
+            <text x={PAD.left - 5} y={y(t) + type / 3} textAnchor="end" fontSize={type} className="mono" fill="var(--soft)">{y.tickFormat(5)(t)}</text>
           </g>
         ))}
-        {x.ticks(6).map((t) => <text key={t} x={x(t)} y={H - PAD.bottom + 13} textAnchor="middle" fontSize="10.5" className="mono" fill="var(--soft)">{t}</text>)}
-        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize="11" fill="var(--ink)"><tspan fontStyle="italic">t</tspan> / s</text>
+        {x.ticks(W / (5 * type)).map((t) => <text key={t} x={x(t)} y={H - PAD.bottom + 1.2 * type} textAnchor="middle" fontSize={type} className="mono" fill="var(--soft)">{t}</text>)}
+        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize={type} fill="var(--ink)"><tspan fontStyle="italic">t</tspan> / s</text>
         <line x1={PAD.left} x2={PAD.left} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--edge)" />
         {series.map(({ c, samples }, i) => <path key={c.id} d={path(c, samples)} fill="none" stroke={lookOf(c, i).color} strokeDasharray={lookOf(c, i).dash} strokeWidth="1.6" data-series={c.id} />)}
         <line x1={x(run.time())} x2={x(run.time())} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--ink)" strokeWidth="1" />

@@ -1,5 +1,7 @@
+import { useRef } from 'react';
 import { printFixed, type Channel, type Manifest } from '../core';
 import { Symbol } from '../ui';
+import { useSize } from './useSize';
 
 /** Chosen channels as large figures. */
 export function Readouts({ m, shown, values }: { m: Manifest; shown: string[]; values: Float64Array }) {
@@ -28,10 +30,14 @@ export const ACCOUNT_LOOK: Record<string, { color: string; hatch: string }> = {
 /** The energy account: one bar a form, told apart by colour, hatch and name; the total as an outline. */
 export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float64Array; largest: number }) {
   const bars = m.channels.map((c, i) => ({ c, value: values[i] })).filter((b) => b.c.account);
-  const height = 110;
-  const step = 62;
+  const box = useRef<HTMLDivElement>(null);
+  const { width, type } = useSize(box);
+  const height = 8 * type + 20;
+  const step = width / Math.max(1, bars.length);
+  const bar = Math.min(0.6 * step, 46);
   return (
-    <svg viewBox={`0 0 ${bars.length * step} ${height + 38}`} className="w-full" role="img" aria-label={`Energy account: ${bars.map((b) => `${b.c.name} ${printFixed(b.value, b.c.figures)} J`).join(', ')}`}>
+    <div ref={box}>
+    <svg width={width} height={height + 1.6 * type + 6} role="img" aria-label={`Energy account in ${bars[0]?.c.unit ?? ''}: ${bars.map((b) => `${b.c.name} ${printFixed(b.value, b.c.figures)} J`).join(', ')}`}>
       <defs>
         {Object.entries(ACCOUNT_LOOK).map(([k, look]) => (
           <pattern key={k} id={`hatch-${k}`} width="6" height="6" patternUnits="userSpaceOnUse">
@@ -41,19 +47,20 @@ export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float6
         ))}
       </defs>
       {bars.map(({ c, value }, i) => {
-        const h = largest > 0 ? (Math.max(0, value) / largest) * (height - 16) : 0;
+        const h = largest > 0 ? (Math.max(0, value) / largest) * (height - 1.5 * type) : 0;
         const total = c.account === 'total';
         return (
           <g key={c.id} transform={`translate(${i * step} 0)`}>
-            <rect x="13" y={height - h} width="36" height={h} fill={total ? 'none' : `url(#hatch-${c.account})`} stroke={ACCOUNT_LOOK[c.account!].color} strokeWidth={total ? 2 : 1} />
-            <text x="31" y={height - h - 4} textAnchor="middle" fontSize="11" className="mono" fill="var(--ink)">{printFixed(value, c.figures)}</text>
-            <text x="31" y={height + 14} textAnchor="middle" fontSize="11.5" fill="var(--ink)">{c.account}</text>
-            <text x="31" y={height + 28} textAnchor="middle" fontSize="11" fill="var(--soft)">{c.unit}</text>
+            <rect x={(step - bar) / 2} y={height - h} width={bar} height={h} fill={total ? 'none' : `url(#hatch-${c.account})`} stroke={ACCOUNT_LOOK[c.account!].color} strokeWidth={total ? 2 : 1} />
+            <text x={step / 2} y={height - h - 4} textAnchor="middle" fontSize={type} className="mono" fill="var(--ink)">{printFixed(value, c.figures)}</text>
+            <text x={step / 2} y={height + 1.3 * type} textAnchor="middle" fontSize={type} fill="var(--ink)">{c.account}</text>
           </g>
         );
       })}
-      <line x1="0" x2={bars.length * step} y1={height} y2={height} stroke="var(--edge)" />
+      <line x1="0" x2={width} y1={height} y2={height} stroke="var(--edge)" />
     </svg>
+    <p className="text-fine text-soft">Energy account in {bars[0]?.c.unit}</p>
+    </div>
   );
 }
 

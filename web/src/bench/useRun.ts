@@ -21,8 +21,11 @@ export function useRun(m: Manifest, settings: SettingValues) {
       const seconds = Math.min(LONGEST_FRAME, Math.max(0, (now - last) / 1000));
       last = now;
       if (run.current.advance(seconds * speed * m.speed)) {
+        // No further frame: it would run past the place before React has heard of the stop.
         setPlaying(false);
         setStopped(true);
+        show();
+        return;
       }
       show();
       handle = requestAnimationFrame(frame);

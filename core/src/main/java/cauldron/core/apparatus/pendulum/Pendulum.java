@@ -18,8 +18,8 @@ import java.util.Map;
 public final class Pendulum implements Apparatus {
 
     static final double MAX_ANGLE = Math.toRadians(90);
-    private static final double NARROW = 1.15;
-    private static final double WIDE = 1.9;
+    /** Widths of the frame as parts of its height's step. */
+    private static final double[] WIDTHS = {1.15, 1.5, 1.9};
     private static final double[] FRAME_HEIGHTS = {0.35, 0.5, 0.7, 1.0, 1.4, 2.0, 2.8};
 
     private static final Manifest MANIFEST = new Manifest("pendulum", 1, "Pendulum",
@@ -89,7 +89,13 @@ public final class Pendulum implements Apparatus {
             }
         }
         double side = settings.amount("length") * Math.sin(Math.toRadians(Math.abs(settings.amount("angle"))));
-        double w = side < NARROW * h / 2 - 0.06 * h ? NARROW * h : WIDE * h;
+        double w = h * WIDTHS[WIDTHS.length - 1];
+        for (double candidate : WIDTHS) {
+            if (side < h * (candidate / 2 - 0.06)) {
+                w = h * candidate;
+                break;
+            }
+        }
         return new double[] {-w / 2, -0.94 * h, w, 1.04 * h};
     }
 

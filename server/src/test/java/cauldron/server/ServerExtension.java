@@ -1,0 +1,49 @@
+package cauldron.server;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * Starts the real application once for all server tests, on a port of its own, against the PostgreSQL that
+ * {@code ./cauldron test} provides, with the demo school.
+ */
+public final class ServerExtension implements BeforeAllCallback {
+
+    private static ConfigurableApplicationContext context;
+
+    @Override
+    public synchronized void beforeAll(ExtensionContext test) {
+        start();
+    }
+
+    private static synchronized void start() {
+        if (context != null) {
+            return;
+        }
+        if (System.getenv("CAULDRON_DB_URL") == null) {
+            throw new IllegalStateException("The server tests need a database. Run them with ./cauldron test");
+        }
+        SpringApplication application = new SpringApplication(CauldronServer.class);
+        Map<String, Object> properties = new LinkedHashMap<>();
+        properties.put("server.port", "0");
+        properties.put("cauldron.demo", "true");
+        application.setDefaultProperties(properties);
+        context = application.run("--server.port=0", "--cauldron.demo=true");
+    }
+
+    /** A bean of the running application. */
+    static <T> T bean(Class<T> type) {
+        start();
+        return context.getBean(type);
+    }
+
+    static String address() {
+        start();
+        return "http://localhost:" + ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+    }
+}

@@ -1,0 +1,88 @@
+package cauldron.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Someone at a browser, over real HTTP: keeps cookies and sends the CSRF token back. */
+final class Visitor {
+
+    static final String SECRET = "lantern-harbour";
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private boolean withToken = true;
+
+    static Visitor signedIn(String userName) {
+        Visitor visitor = new Visitor();
+        visitor.get("/api/me");
+        HttpResponse<String> answer = visitor.post("/api/session", Map.of("userName", userName, "secret", SECRET));
+        if (answer.statusCode() != 200) {
+            throw new AssertionError("could not sign in " + userName + ": " + answer.body());
+        }
+        return visitor;
+    }
+
+    /** From now on without the CSRF token. */
+    Visitor withoutToken() {
+        withToken = false;
+        return this;
+    }
+
+    HttpResponse<String> get(String path) {
+        return send(request(path).GET().build());
+    }
+
+    HttpResponse<String> post(String path, Object body) {
+        return send(request(path).header("Content-Type", "application/json")
+                .POST(BodyPublishers.ofString(JSON.writeValueAsString(body))).build());
+    }
+
+    HttpResponse<String> delete(String path) {
+        return send(request(path).DELETE().build());
+    }
+
+    JsonNode json(String path) {
+        HttpResponse<String> answer = get(path);
+        if (answer.statusCode() != 200) {
+            throw new AssertionError(path + " answered " + answer.statusCode() + " " + answer.body());
+        }
+        return JSON.readTree(answer.body());
+    }
+
+    static JsonNode read(HttpResponse<String> answer) {
+        return JSON.readTree(answer.body());
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder builder = HttpRequest.newBuilder(URI.create(ServerExtension.address() + path));
+        for (HttpCookie cookie : cookies.getCookieStore().getCookies()) {
+            if (withToken && cookie.getName().equals("XSRF-TOKEN")) {
+                builder.header("X-XSRF-TOKEN", cookie.getValue());
+            }
+        }
+        return builder;
+    }
+
+    private HttpResponse<String> send(HttpRequest request) {
+        try {
+            return http.send(request, BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}
