@@ -45,7 +45,7 @@ export function Protractor({ place, onMove }: { place: Place; onMove?: (p: Place
           );
         })}
       </g>
-      {onMove && <circle cx={r * Math.SQRT1_2} cy={r * Math.SQRT1_2} r={8 / pixel} fill="var(--sheet)" stroke="var(--copper)" strokeWidth={1.5 / pixel} className="cursor-nwse-resize" aria-label="Make the protractor larger or smaller" {...size} />}
+      {onMove && <circle cx={r * Math.SQRT1_2} cy={r * Math.SQRT1_2} r={8 / pixel} fill="var(--sheet)" stroke="var(--copper)" strokeWidth={1.5 / pixel} className="cursor-nwse-resize" aria-hidden {...size}><title>Make the protractor larger or smaller</title></circle>}
     </g>
   );
 }

@@ -63,7 +63,8 @@ export function Ruler({ instrument, scale, place, onMove }: { instrument: Instru
         <path d={`M0 ${-7 / pixel}V0`} stroke="var(--copper)" strokeWidth={2 / pixel} />
       </g>
       {onMove && (
-        <g className="cursor-alias" aria-label="Turn the ruler" {...turn}>
+        <g className="cursor-alias" aria-hidden {...turn}>
+          <title>Turn the ruler</title>
           <circle cx={grip} cy={width} r={9 / pixel} fill="var(--sheet)" stroke="var(--copper)" strokeWidth={1.5 / pixel} />
           <path d={`M${grip - 4 / pixel} ${width}a${4 / pixel} ${4 / pixel} 0 1 1 ${4 / pixel} ${4 / pixel}`} fill="none" stroke="var(--copper)" strokeWidth={1.5 / pixel} />
         </g>

@@ -1,0 +1,73 @@
+package cauldron.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** No serious barrier on any main view. */
+class AxeTest {
+
+    private static void check(Page page, String view) {
+        List<String> serious = new AxeBuilder(page).analyze().getViolations().stream()
+                .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                .map((Rule v) -> v.getId() + ": " + v.getNodes().get(0).getHtml()).toList();
+        assertThat(serious).as(view).isEmpty();
+    }
+
+    @Test
+    void theTeachersViews() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "ines");
+            page.getByText("Physics 11").waitFor();
+            check(page, "classes");
+            Chrome.link(page, "Catalogue").click();
+            Chrome.link(page, "Open on the bench").waitFor();
+            check(page, "catalogue");
+            Chrome.link(page, "Read and give").click();
+            Chrome.button(page, "Give to a class").waitFor();
+            check(page, "lab preview");
+            page.navigate(App.address());
+            Chrome.link(page, "The lamp keeper's clock").first().click();
+            page.getByText("Zofia Marr").waitFor();
+            check(page, "class list");
+            Chrome.link(page, Pattern.compile("the work of Aino Brekke")).click();
+            page.getByTestId("film-time").waitFor();
+            check(page, "marking");
+            page.navigate(App.address() + "/bench/pendulum");
+            Chrome.button(page, "Run").waitFor();
+            check(page, "bench");
+            Chrome.button(page, "Projector").click();
+            check(page, "projector");
+        }
+    }
+
+    @Test
+    void theStudentsViews() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = context.newPage();
+            page.navigate(App.address());
+            Chrome.button(page, "Sign in").waitFor();
+            check(page, "sign in");
+            Chrome.link(page, "Join with a class code").click();
+            check(page, "join");
+            page = Chrome.signIn(context, "imre.saltzman");
+            Chrome.button(page, "Go on").waitFor();
+            check(page, "my labs");
+            Chrome.button(page, "Go on").click();
+            for (String part : List.of("Aim", "Prediction", "Measure", "Analyse", "Explain")) {
+                Chrome.button(page, part).click();
+                check(page, part);
+            }
+            Chrome.button(page, "Ruler").click();
+            Chrome.button(page, "Protractor").click();
+            Chrome.button(page, "Stopwatch").click();
+            check(page, "instruments");
+        }
+    }
+}

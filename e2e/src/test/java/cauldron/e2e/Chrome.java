@@ -1,0 +1,63 @@
+package cauldron.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Debian's Chromium, started once; every test gets a context of its own. */
+final class Chrome {
+
+    static final String SECRET = "lantern-harbour";
+    private static Browser browser;
+
+    private Chrome() {
+    }
+
+    static synchronized Browser browser() {
+        if (browser == null) {
+            browser = Playwright.create().chromium().launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+                            "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+        }
+        return browser;
+    }
+
+    static BrowserContext context(int width, int height) {
+        BrowserContext context = browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        context.setDefaultTimeout(15_000);
+        return context;
+    }
+
+    static Page signIn(BrowserContext context, String userName) {
+        Page page = context.newPage();
+        page.navigate(App.address());
+        page.getByLabel("User name").fill(userName);
+        page.getByLabel("Secret").fill(SECRET);
+        button(page, "Sign in").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out")).waitFor();
+        return page;
+    }
+
+    static com.microsoft.playwright.Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    static com.microsoft.playwright.Locator button(Page page, Pattern name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    static com.microsoft.playwright.Locator link(Page page, String name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    static com.microsoft.playwright.Locator link(Page page, Pattern name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
+    }
+}

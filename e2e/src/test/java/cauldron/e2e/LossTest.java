@@ -1,0 +1,76 @@
+package cauldron.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import org.junit.jupiter.api.Test;
+
+/** Work gets lost nowhere: not with the network, not with the server. */
+class LossTest {
+
+    private static final String FIRST = "The gradient of T² against L is 4π²/g. ";
+    private static final String OFFLINE = "This was typed without a network. ";
+    private static final String SERVERLESS = "And this while the server lay dead.";
+
+    private static Locator keeping(Page page) {
+        return page.locator("[data-keeping]");
+    }
+
+    private static void openExplanation(Page page) {
+        Chrome.button(page, "Go on").click();
+        Chrome.button(page, "Explain").click();
+    }
+
+    @Test
+    void everyCharacterIsThereOnceAfterNetworkAndServerWereGone() throws Exception {
+        try (BrowserContext first = Chrome.context(1280, 800); BrowserContext second = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(first, "farid.kemp");
+            openExplanation(page);
+            Locator text = page.getByLabel("The keeper wants the new pendulum");
+            text.fill("");
+            text.pressSequentially(FIRST);
+            assertThat(keeping(page)).hasAttribute("data-keeping", "kept");
+
+            first.setOffline(true);
+            text.pressSequentially(OFFLINE);
+            assertThat(keeping(page)).hasAttribute("data-keeping", "device");
+            assertThat(keeping(page)).containsText("Kept on this device");
+
+            App.kill();
+            text.pressSequentially(SERVERLESS);
+            App.start();
+            first.setOffline(false);
+            assertThat(keeping(page)).hasAttribute("data-keeping", "kept",
+                    new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
+            assertThat(text).hasValue(FIRST + OFFLINE + SERVERLESS);
+
+            Page other = Chrome.signIn(second, "farid.kemp");
+            openExplanation(other);
+            assertThat(other.getByLabel("The keeper wants the new pendulum"))
+                    .hasValue(FIRST + OFFLINE + SERVERLESS);
+        }
+    }
+
+    @Test
+    void whatWaitsOnTheDeviceOutlivesThePage() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "kofi.strand");
+            openExplanation(page);
+            Locator text = page.getByLabel("The keeper wants the new pendulum");
+            text.fill("");
+            assertThat(keeping(page)).hasAttribute("data-keeping", "kept");
+            // The server can't be written to, but can be read: the page can be opened again meanwhile.
+            context.route("**/entries", route -> route.abort());
+            text.pressSequentially("Before the lid was closed.");
+            assertThat(keeping(page)).hasAttribute("data-keeping", "device");
+            page.reload();
+            assertThat(page.getByLabel("The keeper wants the new pendulum")).hasValue("Before the lid was closed.");
+            context.unroute("**/entries");
+            assertThat(keeping(page)).hasAttribute("data-keeping", "kept",
+                    new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
+        }
+    }
+}
