@@ -42,7 +42,7 @@ export function Ruler({ instrument, scale, place, onMove }: { instrument: Instru
   };
   // Text stays upright enough to read when the rule is turned over.
   const over = Math.abs(((place.angle % 360) + 540) % 360 - 180) > 90;
-  const grip = Math.min(length, Math.max(150 / pixel, 0.35 * length));
+  const grip = Math.min(length, 170 / pixel);
   return (
     <g transform={`translate(${place.x} ${place.y}) rotate(${place.angle})`} data-instrument="ruler">
       <g

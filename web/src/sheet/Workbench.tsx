@@ -65,7 +65,7 @@ export function Workbench({ work, sheet, journal, trials, readOnly, open }: Prop
         <div className="flex h-full flex-col">
           {films && (
             <TrialBar
-              block={films} work={work} trials={trials} current={trial?.id ?? null} readOnly={readOnly}
+              block={films} work={work} settle={() => journal.settle()} trials={trials} current={trial?.id ?? null} readOnly={readOnly}
               onChoose={(id) => { setShown(null); setBench({ trial: id, frame: 0, placing: bench.placing }); }}
             />
           )}
@@ -119,8 +119,8 @@ export function nameOf(block: BlockOf<'films'>, trial: Schemas['TrialView']) {
 }
 
 /** Choosing what to film, asking for it, and going to what has been filmed. */
-function TrialBar({ block, work, trials, current, readOnly, onChoose }: {
-  block: BlockOf<'films'>; work: string; trials: Schemas['TrialView'][]; current: string | null; readOnly: boolean; onChoose: (id: string) => void;
+function TrialBar({ block, work, settle, trials, current, readOnly, onChoose }: {
+  block: BlockOf<'films'>; work: string; settle: () => Promise<boolean>; trials: Schemas['TrialView'][]; current: string | null; readOnly: boolean; onChoose: (id: string) => void;
 }) {
   const queries = useQueryClient();
   const [chosen, setChosen] = useState<Record<string, string>>(() => Object.fromEntries(block.choices.map((c) => [c.id, c.options[0].id])));
@@ -130,6 +130,8 @@ function TrialBar({ block, work, trials, current, readOnly, onChoose }: {
     setBusy(true);
     setError(null);
     try {
+      // The server must have heard of the seal before it may film.
+      await settle();
       const made = await ask(api.POST('/api/works/{workId}/trials', { params: { path: { workId: work } }, body: { id: crypto.randomUUID(), block: block.id, chosen } }));
       queries.setQueryData<Schemas['WorkView']>(['work', work], (w) => w && { ...w, trials: [...w.trials.filter((t) => t.id !== made.id), made] });
       onChoose(made.id);

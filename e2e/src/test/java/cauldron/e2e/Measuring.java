@@ -72,10 +72,10 @@ final class Measuring {
     double layRulerAlongCord() {
         double[] pivot = onScreen("[data-part=cord]", "x1", "y1");
         double[] bob = onScreen("[data-part=bob]", "cx", "cy");
-        double[] zero = origin();
-        BoundingBox rule = page.locator("[data-instrument=ruler] rect").boundingBox();
-        double gripX = rule.x + Math.min(rule.width, 60) / 2;
-        double gripY = rule.y + Math.min(rule.height, 60) / 2;
+        double[] zero = onRuler(0, 0);
+        double[] grip = onRuler(0.02, 0.5);
+        double gripX = grip[0];
+        double gripY = grip[1];
         page.mouse().move(gripX, gripY);
         page.mouse().down();
         page.mouse().move(gripX + pivot[0] - zero[0], gripY + pivot[1] - zero[1]);
@@ -102,13 +102,15 @@ final class Measuring {
         return ((Number) cm).doubleValue();
     }
 
-    private double[] origin() {
+    /** A place on the screen from parts of the ruler's length and width; the length counts from its zero. */
+    private double[] onRuler(double along, double across) {
         return point("""
                 () => {
-                  const p = new DOMPoint(0, 0).matrixTransform(
-                    document.querySelector('[data-instrument=ruler] rect').getScreenCTM());
+                  const rect = document.querySelector('[data-instrument=ruler] rect');
+                  const x = %s * rect.getAttribute('width');
+                  const p = new DOMPoint(x, %s * rect.getAttribute('height')).matrixTransform(rect.getScreenCTM());
                   return [p.x, p.y];
-                }""");
+                }""".formatted(along, across));
     }
 
     private double[] onScreen(String part, String x, String y) {
