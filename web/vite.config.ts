@@ -6,5 +6,5 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { license: { fileName: 'licenses/THIRD-PARTY-WEB.md' }, assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:8137' } },
-  test: { environment: 'happy-dom' },
+  test: { environment: 'happy-dom', environmentOptions: { happyDOM: { url: 'http://localhost/' } } },
 });

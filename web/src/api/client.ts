@@ -29,7 +29,11 @@ const csrf: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: typeof location === 'undefined' ? '' : location.origin });
+export const api = createClient<paths>({
+  baseUrl: location.origin,
+  // Looked up at each call, not once, so that tests can stand in for the network.
+  fetch: (request) => fetch(request),
+});
 api.use(csrf);
 
 /** The data of an answer, or a {@link Problem}. */

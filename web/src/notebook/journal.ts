@@ -136,9 +136,8 @@ export class Journal {
   }
 
   private async sendBatch() {
-    const batch = (await outbox.of(this.work)).slice(0, BATCH);
+    const batch = await outbox.take(this.work, BATCH);
     if (batch.length === 0) return;
-    await outbox.markSent(batch.map((w) => w.id));
     try {
       const outcomes = await ask(api.POST('/api/works/{workId}/entries', {
         params: { path: { workId: this.work } },

@@ -33,8 +33,13 @@ export const outbox = {
     });
   },
 
-  async markSent(ids: string[]): Promise<void> {
-    await database.waiting.where('id').anyOf(ids).modify({ sent: true });
+  /** The oldest entries, marked as sent: from now on nothing typed gives way to them or changes them. */
+  async take(work: string, most: number): Promise<Waiting[]> {
+    return database.transaction('rw', database.waiting, async () => {
+      const batch = (await database.waiting.where('work').equals(work).sortBy('order')).slice(0, most);
+      await database.waiting.where('id').anyOf(batch.map((w) => w.id)).modify({ sent: true });
+      return batch;
+    });
   },
 
   async remove(ids: string[]): Promise<void> {
