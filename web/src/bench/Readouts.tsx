@@ -8,9 +8,9 @@ export function Readouts({ m, shown, values }: { m: Manifest; shown: string[]; v
   return (
     <dl className="flex flex-col">
       {m.channels.map((c, i) => shown.includes(c.id) && (
-        <div key={c.id} className="flex items-baseline justify-between gap-3 border-b py-1.5">
+        <div key={c.id} className="flex flex-wrap items-baseline justify-between gap-x-3 border-b py-1.5">
           <dt className="text-fine text-soft">{c.name}, <Symbol text={c.symbol} /></dt>
-          <dd className="mono text-lead font-semibold whitespace-nowrap" data-channel={c.id}>
+          <dd className="mono ml-auto text-lead font-semibold whitespace-nowrap" data-channel={c.id}>
             {Number.isNaN(values[i]) ? '–' : printFixed(values[i] * c.perSi, c.figures)} {c.unit}
           </dd>
         </div>
@@ -53,7 +53,7 @@ export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float6
           <g key={c.id} transform={`translate(${i * step} 0)`}>
             <rect x={(step - bar) / 2} y={height - h} width={bar} height={h} fill={total ? 'none' : `url(#hatch-${c.account})`} stroke={ACCOUNT_LOOK[c.account!].color} strokeWidth={total ? 2 : 1} />
             <text x={step / 2} y={height - h - 4} textAnchor="middle" fontSize={type} className="mono" fill="var(--ink)">{printFixed(value, c.figures)}</text>
-            <text x={step / 2} y={height + 1.3 * type} textAnchor="middle" fontSize={type} fill="var(--ink)">{c.account}</text>
+            <text x={step / 2} y={height + 1.3 * type} textAnchor="middle" fontSize={type} fill="var(--ink)">{step > 5.5 * type ? c.account : <SymbolSpan text={c.symbol} />}</text>
           </g>
         );
       })}
@@ -62,6 +62,12 @@ export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float6
     <p className="text-fine text-soft">Energy account in {bars[0]?.c.unit}</p>
     </div>
   );
+}
+
+/** A symbol inside a drawing, with its subscript lowered. */
+function SymbolSpan({ text }: { text: string }) {
+  const [main, sub] = text.split('_');
+  return <><tspan fontStyle="italic">{main}</tspan>{sub && <tspan dy="0.3em" fontSize="0.75em">{sub}</tspan>}</>;
 }
 
 export const LINE_LOOK = [

@@ -1,4 +1,4 @@
-import { Plus, Target, Trash2 } from 'lucide-react';
+import { Pencil, Plus, Target, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { ColumnResult, ColumnSpec, TableSpec } from '../core';
 import { Button, Symbol } from '../ui';
@@ -49,17 +49,16 @@ export function TableView({ title, table, results, readOnly, shown, onCell, onCo
                   <span className="block leading-tight">
                     {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
                   </span>
-                  <span className="block text-fine font-normal text-soft">
-                    {c.kind === 'calculated' ? <>= <span className="mono">{c.formula}</span></> : null}
-                    {results[i]?.unit ? ` ${c.kind === 'calculated' ? 'in ' : ''}${results[i].unit}` : c.kind === 'label' ? ' ' : c.kind === 'calculated' ? '' : 'no unit'}
+                  <span className="flex items-center gap-1.5 text-fine font-normal text-soft">
+                    {c.kind === 'calculated' ? <span className="whitespace-nowrap"><span className="mono">{c.formula}</span>{results[i]?.unit && `, ${results[i].unit}`}</span> : results[i]?.unit || (c.kind === 'label' ? '\u00a0' : 'no unit')}
+                    {c.kind === 'calculated' && !readOnly && (
+                      <>
+                        <button type="button" aria-label={`Change the column ${c.name}`} title="Change" className="text-indigo" onClick={() => setEditing(c)}><Pencil size={13} /></button>
+                        <button type="button" aria-label={`Remove the column ${c.name}`} title="Remove" onClick={() => onColumns(table.columns.filter((x) => x.id !== c.id))}><Trash2 size={13} /></button>
+                      </>
+                    )}
                   </span>
                   {results[i]?.trouble && <span role="alert" className="block max-w-48 text-fine font-normal text-copper">{results[i].trouble}</span>}
-                  {c.kind === 'calculated' && !readOnly && (
-                    <span className="flex gap-1">
-                      <button type="button" className="text-fine font-normal text-indigo underline" onClick={() => setEditing(c)}>change</button>
-                      <button type="button" aria-label={`Remove the column ${c.name}`} className="text-soft" onClick={() => onColumns(table.columns.filter((x) => x.id !== c.id))}><Trash2 size={13} /></button>
-                    </span>
-                  )}
                 </th>
               ))}
             </tr>

@@ -51,8 +51,8 @@ class Screenshots {
             page.getByLabel("Air drag").click();
             stopAt(page, "a time", "5.3");
             Chrome.button(page, "Graph").click();
-            page.getByLabel("Kinetic energy").check();
-            page.getByLabel("Potential energy").check();
+            page.getByLabel("Kinetic energy", new Page.GetByLabelOptions().setExact(true)).check();
+            page.getByLabel("Potential energy", new Page.GetByLabelOptions().setExact(true)).check();
             page.keyboard().press("Escape");
             shoot(page, "bench");
             Chrome.button(page, "Projector").click();

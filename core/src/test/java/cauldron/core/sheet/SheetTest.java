@@ -1,0 +1,103 @@
+package cauldron.core.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import cauldron.core.Tree;
+import cauldron.core.apparatus.Recipe;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class SheetTest {
+
+    private static Map<String, Object> films(Object length) {
+        return Tree.of("type", "films", "id", "f", "apparatus", "pendulum", "view", "side", "rate", 120.0, "seconds", 10.0,
+                "distinctTrials", 1.0, "fixed", Tree.of("held", true), "start",
+                Tree.of("act", "open-catch", "from", 0.5, "to", 1.5), "choices", List.of(Tree.of("id", "cord", "name",
+                        "Cord", "options", List.of(Tree.of("id", "a", "name", "Ash", "set", Tree.of("length", length)),
+                                Tree.of("id", "b", "name", "Birch", "set", Tree.of("length", 0.4))))));
+    }
+
+    private static Map<String, Object> part(String id, Object... blocks) {
+        return Tree.of("id", id, "kind", "measure", "title", "Part " + id, "blocks", List.of(blocks));
+    }
+
+    private static Sheet sheet(Map<String, Object> films) {
+        Map<String, Object> prediction = Tree.of("type", "prediction", "id", "p", "prompt", "?", "choices",
+                List.of("yes", "no"));
+        Map<String, Object> table = Tree.of("type", "table", "id", "t", "title", "Readings", "rows", 2.0, "columns",
+                List.of(Tree.of("id", "L", "name", "length", "symbol", "L", "unit", "cm", "kind", "measured")));
+        Map<String, Object> number = Tree.of("type", "number", "id", "n", "prompt", "g?", "points", 2.0, "key",
+                Tree.of("value", 9.81, "unit", "m/s²", "tolerancePercent", 2.0));
+        Map<String, Object> why = Tree.of("type", "explanation", "id", "w", "prompt", "Why?", "words", 3.0, "points",
+                4.0);
+        return Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 10.0, "apparatus", "pendulum", "parts",
+                List.of(part("one", prediction), part("two", films, table), part("three", number, why))));
+    }
+
+    @Test
+    void aValueTheApparatusCantTakeIsRefusedWithItsPlace() {
+        assertThatThrownBy(() -> sheet(films(3.5))).isInstanceOf(SheetException.class)
+                .hasMessageStartingWith("part two, block f, Cord Ash: Length to the middle of the bob: can't be 3.5 m");
+        assertThatThrownBy(() -> sheet(films(Tree.of("from", 0.3, "to", 9.0)))).hasMessageContaining("can't be 9 m");
+        Map<String, Object> wrongView = films(0.5);
+        wrongView.put("view", "top");
+        assertThatThrownBy(() -> sheet(wrongView)).hasMessageContaining("has no view “top”");
+    }
+
+    @Test
+    void whatAStudentGetsHasNoKeyAndNoHiddenValue() {
+        String seen = sheet(films(Tree.of("from", 0.371, "to", 0.389))).forStudent().toString();
+        assertThat(seen).contains("Ash", "Birch", "g?").doesNotContain("0.371", "0.389", "9.81", "tolerance", "key",
+                "set=", "open-catch");
+    }
+
+    @Test
+    void personalValuesAreDrawnOnceForEachStudent() {
+        FilmPlan plan = ((Block.Films) sheet(films(Tree.of("from", 0.3, "to", 0.6))).block("f")).plan();
+        Recipe first = plan.recipe(Map.of("cord", "a"), 11, 1);
+        Recipe again = plan.recipe(Map.of("cord", "a"), 11, 2);
+        Recipe other = plan.recipe(Map.of("cord", "a"), 12, 1);
+        assertThat(again.settings()).isEqualTo(first.settings());
+        assertThat(again.actions().get(0).time()).isNotEqualTo(first.actions().get(0).time());
+        assertThat((Double) first.settings().get("length")).isBetween(0.3, 0.6)
+                .isNotEqualTo(other.settings().get("length"));
+        assertThatThrownBy(() -> plan.recipe(Map.of(), 1, 1)).hasMessage("Cord: choose one of Ash, Birch");
+    }
+
+    @Test
+    void partsOpenWithTheSealAndMissingThingsAreNamed() {
+        Map<String, Map<String, Object>> book = new LinkedHashMap<>();
+        Progress progress = new Progress(sheet(films(0.5)), book, new LinkedHashMap<>());
+        assertThat(progress.isOpen("one")).isTrue();
+        assertThat(progress.isOpen("two")).isFalse();
+        assertThat(texts(progress)).containsExactly("Part one: seal your prediction",
+                "Part two: 0 of 1 different recordings made", "Part two: 0 of 2 rows complete",
+                "Part three: answer the question", "Part three: 0 of at least 3 words written");
+        book.put("p", Tree.of("seal", Tree.of("sealed", true)));
+        book.put("t", Tree.of("rows", Tree.of("order", List.of("r1", "r2")), "cell/r1/L", Tree.of("text", "4.2"),
+                "cell/r2/L", Tree.of("text", "oops")));
+        book.put("n", Tree.of("answer", Tree.of("number", "9.8", "unit", "m/s²")));
+        book.put("w", Tree.of("answer", Tree.of("text", "It's 3.5 then.")));
+        Progress later = new Progress(progress.sheet(), book, Map.of("f", 1));
+        assertThat(later.isOpen("three")).isTrue();
+        assertThat(texts(later)).containsExactly("Part two: 1 of 2 rows complete");
+        assertThat(later.at().id()).isEqualTo("two");
+    }
+
+    @Test
+    void wordsAreCountedAsPeopleCountThem() {
+        assertThat(Progress.words("")).isZero();
+        assertThat(Progress.words("  one  two\nthree ")).isEqualTo(3);
+        assertThat(Progress.words("It's half-way, at 3.5 – no?")).isEqualTo(5);
+    }
+
+    private static List<String> texts(Progress progress) {
+        List<String> list = new ArrayList<>();
+        progress.missing().forEach(m -> list.add((String) m.get("text")));
+        return list;
+    }
+}
