@@ -17,6 +17,11 @@ interface EntryRepository extends JpaRepository<Entry, UUID> {
             + " on conflict (id) do nothing")
     int keep(UUID id, UUID workId, String block, String slot, String value, Instant clientTime, Instant serverTime);
 
+    /** The predictions of a work that are sealed; a seal is never taken back. */
+    @Query(nativeQuery = true, value = "select distinct block from entry"
+            + " where work_id = :workId and slot = 'seal' and value ->> 'sealed' = 'true'")
+    List<String> sealed(UUID workId);
+
     /** The newest entry of every slot of some works. */
     @Query(nativeQuery = true, value = "select distinct on (work_id, block, slot) * from entry"
             + " where work_id in (:workIds) order by work_id, block, slot, seq desc")

@@ -51,16 +51,19 @@ public class Notebooks {
     @Transactional
     public List<Outcome> keep(UUID workId, Person student, List<NewEntry> list) {
         Sheet sheet = assignments.openForChange(workId, student).sheet();
-        Progress progress = new Progress(sheet, new LinkedHashMap<>(notebook(workId).slots()), Map.of());
+        // Whether an entry is allowed hangs on nothing but the seals.
+        Map<String, Map<String, Object>> seals = new LinkedHashMap<>();
+        entries.sealed(workId).forEach(block -> seals.put(block, Map.of("seal", Map.of("sealed", true))));
+        Progress progress = new Progress(sheet, seals, Map.of());
         List<Outcome> outcomes = new ArrayList<>();
         for (NewEntry entry : list) {
             String value = json.writeValueAsString(entry.value());
             String reason = refusal(progress, entry, value);
             if (reason == null) {
-                if (entries.keep(entry.id(), workId, entry.block(), entry.slot(), value, entry.time(),
-                        clock.instant()) == 1) {
-                    progress.notebook().computeIfAbsent(entry.block(), b -> new LinkedHashMap<>())
-                            .put(entry.slot(), entry.value());
+                boolean fresh = entries.keep(entry.id(), workId, entry.block(), entry.slot(), value, entry.time(),
+                        clock.instant()) == 1;
+                if (fresh && entry.slot().equals("seal")) {
+                    seals.put(entry.block(), Map.of("seal", entry.value()));
                 }
             }
             outcomes.add(new Outcome(entry.id(), reason == null, reason));
