@@ -14,7 +14,7 @@ interface StageView {
 const StageContext = createContext<StageView>({ pixel: 1, locate: () => ({ x: 0, y: 0 }) });
 export const useStage = () => useContext(StageContext);
 
-const ZOOMS = [1, 1.5, 2, 3, 4, 6, 8, 12];
+const ZOOMS = [1, 1.5, 2, 3, 4, 6, 8, 12, 16, 24];
 
 /** Where the picture hangs: fits it in, zooms into it, moves it about. What lies on it zooms with it. */
 export function Stage({ picture, children, label, className }: { picture: Picture; children: ReactNode; label: string; className?: string }) {

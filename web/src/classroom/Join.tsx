@@ -30,7 +30,7 @@ export function Join() {
             <p className="text-soft">Your teacher has the class code. No e-mail is needed.</p>
           </div>
           <form className="flex flex-col gap-2" onSubmit={(e) => { e.preventDefault(); join.mutate(); }}>
-            <Field label="Class code" className="mono" autoCapitalize="characters" autoComplete="off" value={code} onChange={(e) => setCode(e.target.value)} error={errorOf('code')} hint="Six letters and digits" required />
+            <Field label="Class code" mono autoCapitalize="characters" autoComplete="off" value={code} onChange={(e) => setCode(e.target.value)} error={errorOf('code')} hint="Six letters and digits" required />
             <Field label="Your name" autoComplete="name" value={displayName} onChange={(e) => setDisplayName(e.target.value)} error={errorOf('displayName')} hint="As your class knows you" required />
             <Field label="Choose a secret" type="password" autoComplete="new-password" value={secret} onChange={(e) => setSecret(e.target.value)} error={errorOf('secret')} hint="At least 8 characters; three words you can remember are good" required />
             <Trouble error={problem && !problem.field ? problem : problem ? null : join.error} />

@@ -33,7 +33,7 @@ export function ColumnDialog({ column, table, onClose, onSave }: { column: Colum
           <Field label="Symbol" value={symbol} onChange={(e) => setSymbol(e.target.value)} error={taken ? 'Taken' : null} maxLength={12} hint="such as: T" />
         </div>
         {calculated && (
-          <Field label="Formula" className="mono" value={formula} onChange={(e) => setFormula(e.target.value)} error={trouble} autoComplete="off"
+          <Field label="Formula" mono value={formula} onChange={(e) => setFormula(e.target.value)} error={trouble} autoComplete="off"
             hint={`Use ${usable.join(', ')}, numbers, + − × / ^ √( ) and π`} />
         )}
         {!calculated && <Field label="Unit" value={unit} onChange={(e) => setUnit(e.target.value)} error={trouble} hint="such as: cm, s, m/s²" />}

@@ -36,9 +36,9 @@ export function GraphView({ table, results, choice, readOnly, onChoice }: Props)
   const fit = line && !('error' in line) ? line : null;
 
   const range = (values: number[]) => {
+    if (values.length === 0) return [0, 1];
     let low = Math.min(...values, ...(choice.origin ? [0] : []));
     let high = Math.max(...values, ...(choice.origin ? [0] : []));
-    if (!Number.isFinite(low)) { low = 0; high = 1; }
     if (low === high) { low -= 0.5 * Math.abs(low) || 0.5; high += 0.5 * Math.abs(high) || 0.5; }
     const margin = 0.06 * (high - low);
     return [low === 0 && choice.origin ? 0 : low - margin, high + margin];

@@ -48,12 +48,12 @@ export function IconButton({ label, children, className, ...rest }: ButtonHTMLAt
 export const inputClass =
   'rounded-house border border-edge bg-sheet px-2.5 min-h-9 text-ink placeholder:text-soft aria-[invalid=true]:border-copper';
 
-export function Field({ label, hint, error, className, ...rest }: InputHTMLAttributes<HTMLInputElement> & { label: string; hint?: string; error?: string | null }) {
+export function Field({ label, hint, error, mono, ...rest }: InputHTMLAttributes<HTMLInputElement> & { label: string; hint?: string; error?: string | null; mono?: boolean }) {
   const id = useId();
   return (
-    <div className={clsx('flex flex-col gap-1', className)}>
+    <div className="flex flex-col gap-1">
       <label htmlFor={id} className="font-semibold">{label}</label>
-      <input id={id} className={inputClass} aria-invalid={!!error} aria-describedby={`${id}-note`} {...rest} />
+      <input id={id} className={clsx(inputClass, mono && 'mono')} aria-invalid={!!error} aria-describedby={`${id}-note`} {...rest} />
       <p id={`${id}-note`} className={clsx('text-fine', error ? 'text-copper' : 'text-soft')}>{error ?? hint ?? ''}</p>
     </div>
   );
