@@ -3,7 +3,7 @@ import { arrowStep, useStage, useStageDrag } from '../bench/Stage';
 import type { Instrument } from '../core';
 
 /** Narrowest gap in screen pixels at which two marks are still told apart. */
-const TELLABLE = 2.6;
+const TELLABLE = 2.5;
 const UNITS_PER_MM = 1 / 1000;
 
 interface Place { x: number; y: number; angle: number }
