@@ -101,7 +101,7 @@ final class UnitReader {
         }
         String printed = exponent == Math.rint(exponent)
                 ? base.symbol() + Units.superscript((int) exponent)
-                : exponent == 0.5 ? "√" + base.symbol() : base.symbol() + "^(" + text.substring(start, at) + ")";
+                : exponent == 0.5 ? "√" + base.symbol() : text.substring(start, at);
         return power(base, exponent, printed);
     }
 

@@ -69,10 +69,14 @@ class UnitsTest {
     @Test
     void printing() {
         assertThat(Numbers.print(1.30049, 4)).isEqualTo("1.300");
+        assertThat(Numbers.print(26.01 / 20, 4)).isEqualTo("1.301");
         assertThat(Numbers.print(-0.00012346, 3)).isEqualTo("−0.000123");
         assertThat(Numbers.print(123456789, 3)).isEqualTo("1.23 × 10⁸");
         assertThat(Numbers.printWithUncertainty(2.00612, 0.0093)).isEqualTo("2.006 ± 0.009");
         assertThat(Numbers.printWithUncertainty(9.8123, 0.123)).isEqualTo("9.81 ± 0.12");
+        assertThat(Numbers.print(2.5, 4)).isEqualTo("2.500");
+        assertThat(Numbers.print(9.9996, 4)).isEqualTo("10.00");
+        assertThat(Numbers.print(1500, 2)).isEqualTo("1500");
         assertThat(Numbers.printShort(0.1)).isEqualTo("0.1");
         assertThat(Numbers.printShort(-1500)).isEqualTo("−1500");
         assertThat(Numbers.figures("1.50")).isEqualTo(3);

@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -49,8 +50,10 @@ class SessionController {
 
     @PostMapping("/session")
     Me signIn(@Valid @RequestBody SignIn form, HttpServletRequest request, HttpServletResponse response) {
-        throttle.count(form.userName().strip().toLowerCase(java.util.Locale.ROOT), request.getRemoteAddr());
+        String name = form.userName().strip().toLowerCase(Locale.ROOT);
+        throttle.count(name, request.getRemoteAddr());
         Person person = accounts.check(form.userName(), form.secret());
+        throttle.forgive(name, request.getRemoteAddr());
         accounts.signIn(person, request, response);
         return me(person);
     }

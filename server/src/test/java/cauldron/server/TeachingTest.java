@@ -1,0 +1,160 @@
+package cauldron.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** Giving labs, watching a class and marking, over real HTTP. */
+@ExtendWith(ServerExtension.class)
+class TeachingTest {
+
+    private static final JdbcTemplate DATABASE = ServerExtension.bean(JdbcTemplate.class);
+
+    /** A class with one student who has opened the lab: its assignment and the student's work. */
+    private record Room(Visitor teacher, Visitor student, String assignment, String work) {
+    }
+
+    private static Room room(String teacherName) {
+        Visitor teacher = Visitor.signedIn(teacherName);
+        JsonNode made = Visitor.read(teacher.post("/api/classes", Map.of("name", "Room " + UUID.randomUUID())));
+        String lab = teacher.json("/api/labs").get(0).get("id").asString();
+        String assignment = Visitor.read(teacher.post("/api/teaching/assignments",
+                Map.of("classId", made.get("id").asString(), "labId", lab, "dueAt", "2099-01-01T08:00:00Z")))
+                .get("id").asString();
+        Visitor student = new Visitor();
+        student.get("/api/me");
+        assertThat(student.post("/api/join", Map.of("code", made.get("code").asString(), "displayName",
+                "Visitor " + UUID.randomUUID().toString().substring(0, 8), "secret", "eight-chars")).statusCode())
+                .isEqualTo(200);
+        String work = Visitor.read(student.post("/api/assigned/" + assignment + "/work", Map.of())).get("workId")
+                .asString();
+        return new Room(teacher, student, assignment, work);
+    }
+
+    private static JsonNode line(Room room) {
+        return room.teacher().json("/api/teaching/assignments/" + room.assignment()).get("students").get(0);
+    }
+
+    @Test
+    void theClassListFollowsTheWork() {
+        Room room = room("ines");
+        assertThat(line(room).get("state").asString()).isEqualTo("working");
+        assertThat(line(room).get("part").asString()).isEqualTo("Prediction");
+        room.student().post("/api/works/" + room.work() + "/entries", Map.of("entries", List.of(
+                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
+                        "time", "2026-01-01T00:00:00Z"))));
+        assertThat(line(room).get("part").asString()).isEqualTo("Measure");
+        room.student().post("/api/works/" + room.work() + "/submission", Map.of());
+        assertThat(line(room).get("state").asString()).isEqualTo("submitted");
+        assertThat(line(room).get("toMark").asBoolean()).isTrue();
+    }
+
+    @Test
+    void aMarkReachesTheStudentAndAChangeKeepsTheOldOne() {
+        Room room = room("ines");
+        String work = "/api/works/" + room.work();
+        room.student().post(work + "/submission", Map.of());
+        assertThat(room.teacher().post(work + "/marks", Map.of("block", "why", "points", 2, "comment", "Say more."))
+                .statusCode()).isEqualTo(204);
+        assertThat(room.teacher().post(work + "/marks", Map.of("block", "why", "points", 3.5, "comment", "Good now."))
+                .statusCode()).isEqualTo(204);
+        JsonNode seen = room.student().json(work);
+        assertThat(seen.at("/marks/why/points").asDouble()).isEqualTo(3.5);
+        assertThat(seen.at("/marks/why/comment").asString()).isEqualTo("Good now.");
+        assertThat(seen.get("points").asDouble()).isEqualTo(3.5);
+        assertThat(line(room).get("toMark").asBoolean()).isFalse();
+        assertThat(DATABASE.queryForObject("select count(*) from mark where work_id = ?::uuid", Integer.class,
+                room.work())).isEqualTo(2);
+        JsonNode assigned = room.student().json("/api/assigned").get(0);
+        assertThat(assigned.get("marked").asBoolean()).isTrue();
+        assertThat(assigned.get("points").asDouble()).isEqualTo(3.5);
+    }
+
+    @Test
+    void aTeacherOverrulesAnAutomaticMark() {
+        Room room = room("ines");
+        String work = "/api/works/" + room.work();
+        room.student().post(work + "/entries", Map.of("entries", List.of(
+                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
+                        "time", "2026-01-01T00:00:00Z"))));
+        room.student().post(work + "/checks", Map.of("block", "g", "number", "9.7", "unit", "m/s²"));
+        assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(4);
+        room.teacher().post(work + "/marks", Map.of("block", "g", "points", 1, "comment", "From the book, it seems."));
+        assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(1);
+    }
+
+    @Test
+    void aLaterWrongTryTakesNoPointsAway() {
+        Room room = room("ines");
+        String work = "/api/works/" + room.work();
+        room.student().post(work + "/entries", Map.of("entries", List.of(
+                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
+                        "time", "2026-01-01T00:00:00Z"))));
+        room.student().post(work + "/checks", Map.of("block", "g", "number", "9.7", "unit", "m/s²"));
+        room.student().post(work + "/checks", Map.of("block", "g", "number", "5", "unit", "m/s²"));
+        assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(4);
+    }
+
+    @Test
+    void aDueTimeInThePastIsRefused() {
+        Visitor ines = Visitor.signedIn("tobiah");
+        JsonNode own = ines.json("/api/classes").get(0);
+        HttpResponse<String> answer = ines.post("/api/teaching/assignments", Map.of("classId", own.get("id").asString(),
+                "labId", ines.json("/api/labs").get(0).get("id").asString(), "dueAt", "2001-01-01T00:00:00Z"));
+        assertThat(answer.statusCode()).isEqualTo(400);
+        assertThat(Visitor.read(answer).get("field").asString()).isEqualTo("dueAt");
+    }
+
+    @Test
+    void aClassListTakesAsManyQueriesForManyStudentsAsForFew() {
+        Visitor ines = Visitor.signedIn("ines");
+        Statistics statistics = ServerExtension.bean(EntityManagerFactory.class).unwrap(SessionFactory.class)
+                .getStatistics();
+        statistics.setStatisticsEnabled(true);
+        long few = queries(statistics, ines, "Physics 11");
+        long many = queries(statistics, ines, "Physics 10");
+        assertThat(few).isEqualTo(many).isBetween(1L, 12L);
+    }
+
+    private static long queries(Statistics statistics, Visitor teacher, String name) {
+        for (JsonNode c : teacher.json("/api/teaching/classes")) {
+            if (c.get("name").asString().equals(name)) {
+                String path = "/api/teaching/assignments/" + c.get("labs").get(0).get("id").asString();
+                teacher.json(path);
+                statistics.clear();
+                teacher.json(path);
+                return statistics.getPrepareStatementCount();
+            }
+        }
+        throw new AssertionError(name);
+    }
+
+    @Test
+    void aShippedLabThatHasNotChangedMakesNoNewVersion() throws Exception {
+        Integer before = DATABASE.queryForObject("select count(*) from lab_version", Integer.class);
+        ServerExtension.bean(cauldron.server.labs.Labs.class).loadShipped();
+        assertThat(DATABASE.queryForObject("select count(*) from lab_version", Integer.class)).isEqualTo(before);
+    }
+
+    @Test
+    void pagesHaveTheirPlacesAndFilesTheirCaching() {
+        Visitor visitor = new Visitor();
+        String page = visitor.get("/assignments/anything").body();
+        assertThat(page).contains("<div id=\"root\">");
+        String script = page.replaceAll("(?s).*src=\"(/assets/[^\"]+)\".*", "$1");
+        assertThat(visitor.get(script).headers().firstValue("Cache-Control").orElse("")).contains("immutable");
+        assertThat(visitor.get("/").headers().firstValue("Cache-Control").orElse("")).contains("no-cache");
+        assertThat(visitor.get("/missing.js").statusCode()).isEqualTo(404);
+        assertThat(visitor.get("/licenses/THIRD-PARTY-WEB.md").body()).contains("react");
+    }
+}
