@@ -1,10 +1,10 @@
-import { ArrowLeft, BarChart3, LineChart, Monitor, Pause, Play, RotateCcw, SkipBack, SlidersHorizontal, StepBack, StepForward } from 'lucide-react';
+import { ArrowLeft, BarChart3, Layers, LineChart, Monitor, Pause, Play, RotateCcw, SkipBack, SlidersHorizontal, StepBack, StepForward } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { initialSettings, isShown, manifest, placed, printFixed, type Manifest, type SettingValue } from '../core';
 import { sceneOf } from '../scenes';
-import { pictureOfRun, toMetres } from '../scenes/picture';
+import { NO_LAYERS, pictureOfRun, toMetres } from '../scenes/picture';
 import { Button, IconButton, Select, Slider, Trouble } from '../ui';
 import { BenchHandle } from './BenchHandle';
 import { ChannelGraph } from './ChannelGraph';
@@ -30,6 +30,7 @@ function Bench({ m }: { m: Manifest }) {
   const [trouble, setTrouble] = useState<string | undefined>();
   const [readouts, setReadouts] = useState(() => m.channels.filter((c) => !c.account).slice(0, 3).map((c) => c.id));
   const [bars, setBars] = useState(true);
+  const [layers, setLayers] = useState<ReadonlySet<string>>(NO_LAYERS);
   const [graphed, setGraphed] = useState<string[]>([]);
   const projector = useProjector();
   const [settingsShown, setSettingsShown] = useState(true);
@@ -84,8 +85,9 @@ function Bench({ m }: { m: Manifest }) {
         <div className="ml-auto flex gap-2">
           <Button onClick={() => setSettingsShown(!settingsShown)} aria-pressed={settingsShown} className={settingsShown ? 'border-copper!' : ''}><SlidersHorizontal size={15} />Settings</Button>
           <Button onClick={() => setBars(!bars)} aria-pressed={bars} className={bars ? 'border-copper!' : ''}><BarChart3 size={15} />Energy</Button>
-          <ChannelChoice title="Readouts" m={m} chosen={readouts} onChange={setReadouts} icon={null} />
-          <ChannelChoice title="Graph" m={m} chosen={graphed} onChange={setGraphed} icon={<LineChart size={15} />} />
+          {m.layers.length > 0 && <ShowMenu title="Show" items={m.layers} chosen={[...layers]} onChange={(l) => setLayers(new Set(l))} icon={<Layers size={15} />} />}
+          <ShowMenu title="Readouts" items={m.channels} chosen={readouts} onChange={setReadouts} icon={null} />
+          <ShowMenu title="Graph" items={m.channels} chosen={graphed} onChange={setGraphed} icon={<LineChart size={15} />} />
           <Button onClick={projector.toggle} aria-pressed={projector.on}><Monitor size={15} />{projector.on ? 'Leave' : 'Projector'}</Button>
         </div>
       </header>
@@ -99,7 +101,7 @@ function Bench({ m }: { m: Manifest }) {
 
       <Stage picture={picture} label={`${m.name}, ${m.views[0].name.toLowerCase()}`}>
         <Grid picture={picture} />
-        <Scene picture={picture} />
+        <Scene picture={picture} layers={layers} />
         {m.handles.map((h) => <BenchHandle key={h.id} handle={h} picture={picture} onGrab={() => grab(h.id)} onMove={(x, y) => move(h.id, x, y)} onLetGo={letGo} />)}
       </Stage>
 
@@ -131,23 +133,24 @@ function Bench({ m }: { m: Manifest }) {
   );
 }
 
-/** The largest total so far, so that the bars keep one scale through the run. */
+/** The largest part of the account so far, so that the bars keep one scale through the run. */
 function accountLargest(m: Manifest, run: { samples(i: number): Float64Array; sampleCount(): number }) {
-  const i = m.channels.findIndex((c) => c.account === 'total');
-  if (i < 0) return 0;
-  const samples = run.samples(i);
   let most = 0;
-  for (let k = 0; k < run.sampleCount(); k++) if (samples[k] > most) most = samples[k];
+  m.channels.forEach((c, i) => {
+    if (!c.account) return;
+    const samples = run.samples(i);
+    for (let k = 0; k < run.sampleCount(); k++) most = Math.max(most, Math.abs(samples[k]));
+  });
   return most;
 }
 
-function ChannelChoice({ title, m, chosen, onChange, icon }: { title: string; m: Manifest; chosen: string[]; onChange: (c: string[]) => void; icon: React.ReactNode }) {
+function ShowMenu({ title, items, chosen, onChange, icon }: { title: string; items: { id: string; name: string }[]; chosen: string[]; onChange: (c: string[]) => void; icon: React.ReactNode }) {
   return (
     <Popover.Root>
       <Popover.Trigger asChild><Button>{icon}{title}</Button></Popover.Trigger>
       <Popover.Portal>
         <Popover.Content sideOffset={6} align="end" className="z-40 flex flex-col gap-1 rounded-house border bg-sheet p-3 text-ink">
-          {m.channels.map((c) => (
+          {items.map((c) => (
             <label key={c.id} className="flex items-center gap-2">
               <input type="checkbox" className="h-4 w-4 accent-(--copper)" checked={chosen.includes(c.id)} onChange={(e) => onChange(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))} />
               {c.name}

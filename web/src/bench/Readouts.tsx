@@ -35,6 +35,9 @@ export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float6
   const height = 8 * type + 20;
   const step = width / Math.max(1, bars.length);
   const bar = Math.min(0.6 * step, 46);
+  // An energy may lie below its level; then the line of zero moves up to make room.
+  const below = bars.some((b) => b.value < 0) || m.channels.some((c) => c.account === 'elastic') ? 0.45 : 0;
+  const zero = height * (1 - below);
   return (
     <div ref={box}>
     <svg width={width} height={height + 1.6 * type + 6} role="img" aria-label={`Energy account in ${bars[0]?.c.unit ?? ''}: ${bars.map((b) => `${b.c.name} ${printFixed(b.value, b.c.figures)} J`).join(', ')}`}>
@@ -47,17 +50,19 @@ export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float6
         ))}
       </defs>
       {bars.map(({ c, value }, i) => {
-        const h = largest > 0 ? (Math.max(0, value) / largest) * (height - 1.5 * type) : 0;
+        const room = value < 0 ? height - zero - 1.3 * type : zero - 1.5 * type;
+        const h = largest > 0 ? Math.min(1, Math.abs(value) / largest) * room : 0;
+        const top = value < 0 ? zero : zero - h;
         const total = c.account === 'total';
         return (
           <g key={c.id} transform={`translate(${i * step} 0)`}>
-            <rect x={(step - bar) / 2} y={height - h} width={bar} height={h} fill={total ? 'none' : `url(#hatch-${c.account})`} stroke={ACCOUNT_LOOK[c.account!].color} strokeWidth={total ? 2 : 1} />
-            <text x={step / 2} y={height - h - 4} textAnchor="middle" fontSize={type} className="mono" fill="var(--ink)">{printFixed(value, c.figures)}</text>
+            <rect x={(step - bar) / 2} y={top} width={bar} height={h} fill={total ? 'none' : `url(#hatch-${c.account})`} stroke={ACCOUNT_LOOK[c.account!].color} strokeWidth={total ? 2 : 1} />
+            <text x={step / 2} y={value < 0 ? top + h + 1.1 * type : top - 4} textAnchor="middle" fontSize={type} className="mono" fill="var(--ink)">{printFixed(value, c.figures)}</text>
             <text x={step / 2} y={height + 1.3 * type} textAnchor="middle" fontSize={type} fill="var(--ink)">{step > 5.5 * type ? c.account : <SymbolSpan text={c.symbol} />}</text>
           </g>
         );
       })}
-      <line x1="0" x2={width} y1={height} y2={height} stroke="var(--edge)" />
+      <line x1="0" x2={width} y1={zero} y2={zero} stroke="var(--edge)" />
     </svg>
     <p className="text-fine text-soft">Energy account in {bars[0]?.c.unit}</p>
     </div>

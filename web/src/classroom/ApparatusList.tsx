@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { initialSettings, manifests, openRun, type Manifest } from '../core';
-import { pictureOfRun } from '../scenes/picture';
+import { NO_LAYERS, pictureOfRun } from '../scenes/picture';
 import { sceneOf } from '../scenes';
 
 export default function ApparatusList() {
@@ -27,8 +27,8 @@ function Thumbnail({ m }: { m: Manifest }) {
   const picture = pictureOfRun(m, run.scene(), run.frame(m.views[0].id));
   const Scene = sceneOf(m.id);
   return (
-    <svg viewBox={`${picture.width * 0.2} 0 ${picture.width * 0.6} ${picture.height}`} className="w-44 bg-stage" role="img" aria-label={m.name}>
-      <Scene picture={picture} />
+    <svg viewBox={`0 0 ${picture.width} ${picture.height}`} preserveAspectRatio="xMidYMid slice" className="w-44 bg-stage" role="img" aria-label={m.name}>
+      <Scene picture={picture} layers={NO_LAYERS} />
     </svg>
   );
 }

@@ -22,7 +22,7 @@ export interface Handle { id: string; name: string; xField: string; yField: stri
 export interface Manifest {
   id: string; modelVersion: number; name: string; summary: string; topics: string[]; interval: number; speed: number;
   settings: Setting[]; channels: Channel[]; events: { id: string; name: string }[]; views: { id: string; name: string }[];
-  scene: SceneField[]; handles: Handle[]; acts: { id: string; name: string; shownWhen: string }[]; instruments: string[]; slips: string[];
+  scene: SceneField[]; handles: Handle[]; acts: { id: string; name: string; shownWhen: string }[]; layers: { id: string; name: string }[]; instruments: string[]; slips: string[];
 }
 export interface Instrument {
   id: string; name: string; shape: 'straight' | 'angular' | 'clock'; unit: string; span: number; division: number; numbered: number;

@@ -6,6 +6,7 @@ import { freshPlacing, type Placing } from '../instruments/placing';
 import { Protractor } from '../instruments/Protractor';
 import { Ruler } from '../instruments/Ruler';
 import { sceneOf } from '../scenes';
+import { NO_LAYERS } from '../scenes/picture';
 import { Button, IconButton, Select, Slider } from '../ui';
 import type { Film } from './film';
 
@@ -63,7 +64,7 @@ export function FilmBench({ apparatus, view, film, title, frame, onFrame, placin
     <section className="flex h-full min-h-0 flex-col" aria-label="Recording">
       <div className="relative flex min-h-0 flex-1">
         <Stage picture={picture} label={`Recording: ${title}`} className="flex-1">
-          <Scene picture={picture} />
+          <Scene picture={picture} layers={NO_LAYERS} />
           {placing.protractor && <Protractor place={placing.protractor} onMove={(protractor) => onPlacing({ ...placing, protractor })} />}
           {placing.ruler && <Ruler instrument={rule} scale={picture.scale} place={placing.ruler} onMove={(ruler) => onPlacing({ ...placing, ruler })} />}
         </Stage>

@@ -12,16 +12,20 @@ export interface Picture {
 
 export interface SceneProps {
   picture: Picture;
+  /** Ids of the manifest's layers to be drawn; none in a film. */
+  layers: ReadonlySet<string>;
 }
 
-const WIDTH = 1000;
+export const NO_LAYERS: ReadonlySet<string> = new Set();
+
+const LONGER_SIDE = 1000;
 
 /** A run's scene now, seen through a frame (left, bottom, width, height in metres). */
 export function pictureOfRun(m: Manifest, scene: Float64Array, frame: Float64Array): Picture {
-  const scale = WIDTH / frame[2];
+  const scale = LONGER_SIDE / Math.max(frame[2], frame[3]);
   const index = new Map(m.scene.map((f, i) => [f.id, i]));
   return {
-    width: WIDTH,
+    width: frame[2] * scale,
     height: frame[3] * scale,
     scale,
     get(field) {

@@ -24,8 +24,8 @@ public record Film(double rate, int frames, int width, int height, double scale,
 
     /** Parts of a picture element that places are rounded to. */
     public static final int FINENESS = 32;
-    /** Width of the picture; with the frame steps of apparatus it keeps every place within a short. */
-    public static final int WIDTH = 1000;
+    /** The picture's longer side in picture elements; it keeps every place within a short. */
+    private static final double LONGER_SIDE = 1000;
 
     /**
      * Films a recipe from its beginning.
@@ -38,7 +38,8 @@ public record Film(double rate, int frames, int width, int height, double scale,
         Run run = Run.replay(recipe, 0);
         Manifest manifest = run.manifest();
         double[] frame = run.frame(view);
-        double scale = WIDTH / frame[2];
+        double scale = scale(frame);
+        int width = (int) Math.round(frame[2] * scale);
         int height = (int) Math.round(frame[3] * scale);
         int frames = (int) Math.floor(seconds * rate + 1e-9) + 1;
         List<Manifest.SceneField> fields = manifest.scene();
@@ -80,7 +81,12 @@ public record Film(double rate, int frames, int width, int height, double scale,
                 body[f * moving.size() + i] = bodies.get(i)[f];
             }
         }
-        return new Film(rate, frames, WIDTH, height, scale, still, moving, body);
+        return new Film(rate, frames, width, height, scale, still, moving, body);
+    }
+
+    /** Picture elements per metre for a frame of left, bottom, width and height in metres. */
+    public static double scale(double[] frame) {
+        return LONGER_SIDE / Math.max(frame[2], frame[3]);
     }
 
     private static short picture(Manifest.SceneField.Kind kind, double value, double[] frame, double scale) {

@@ -14,13 +14,14 @@ import java.util.Map;
  * @param interval     seconds of model time between samples of the channels
  * @param speed        model seconds for each second on the wall at speed 1
  * @param scene        what a drawing needs, in order
+ * @param layers       what can be shown over the apparatus on the open bench
  * @param instruments  ids of instruments that make sense here
  * @param slips        what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
                        double interval, double speed, List<Setting> settings, List<Channel> channels,
                        List<EventKind> events, List<View> views, List<SceneField> scene, List<Handle> handles,
-                       List<Act> acts, List<String> instruments, List<String> slips) {
+                       List<Act> acts, List<Layer> layers, List<String> instruments, List<String> slips) {
 
     /** Something that happens at an instant and can be stopped at. */
     public record EventKind(String id, String name) {
@@ -56,6 +57,10 @@ public record Manifest(String id, int modelVersion, String name, String summary,
      * @param shownWhen offered only while a setting has a value: {@code "held=true"}; empty: always
      */
     public record Act(String id, String name, String shownWhen) {
+    }
+
+    /** Something drawn over the apparatus on request, such as force arrows; no camera sees it. */
+    public record Layer(String id, String name) {
     }
 
     public Setting setting(String settingId) {
@@ -117,8 +122,10 @@ public record Manifest(String id, int modelVersion, String name, String summary,
                 x.yField(), "radiusField", x.radiusField())));
         List<Object> a = new ArrayList<>();
         acts.forEach(x -> a.add(Tree.of("id", x.id(), "name", x.name(), "shownWhen", x.shownWhen())));
+        List<Object> l = new ArrayList<>();
+        layers.forEach(x -> l.add(Tree.of("id", x.id(), "name", x.name())));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
                 topics, "interval", interval, "speed", speed, "settings", s, "channels", c, "events", e, "views", v,
-                "scene", f, "handles", h, "acts", a, "instruments", instruments, "slips", slips);
+                "scene", f, "handles", h, "acts", a, "layers", l, "instruments", instruments, "slips", slips);
     }
 }

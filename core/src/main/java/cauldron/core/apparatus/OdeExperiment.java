@@ -1,5 +1,7 @@
 package cauldron.core.apparatus;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.LutherIntegrator;
@@ -17,6 +19,8 @@ import org.hipparchus.ode.nonstiff.LutherIntegrator;
 public abstract class OdeExperiment implements Experiment {
 
     private static final double TIME_ACCURACY = 1e-14;
+    /** Values at the head of a snapshot: time, start of the step, settings in force. */
+    private static final int HEAD = 3;
     private static final int MAX_EVALUATIONS = 100;
     /** Shortest part of a step in which a second event is looked for after one at its start. */
     private static final double CLEAR_OF_START = 1e-6;
@@ -26,6 +30,10 @@ public abstract class OdeExperiment implements Experiment {
     private final LutherIntegrator integrator = new LutherIntegrator(1);
     private final OrdinaryDifferentialEquation equation;
     private final BrentSolver solver = new BrentSolver(TIME_ACCURACY, TIME_ACCURACY, 1e-300);
+
+    /** Every state the settings have been in; a snapshot holds which one was in force. */
+    private final List<Settings> inForce = new ArrayList<>();
+    private int current;
 
     private double time;
     private double[] now;
@@ -38,7 +46,7 @@ public abstract class OdeExperiment implements Experiment {
     private final double[] signs;
 
     /**
-     * Prepares the integrator; call {@link #begin} before use.
+     * Prepares the integrator; call {@link #change(Settings)} and {@link #begin} before use.
      *
      * @param size     length of the state
      * @param switches number of switching functions
@@ -74,7 +82,10 @@ public abstract class OdeExperiment implements Experiment {
     /** Called at each change of sign, with the exact state; may change it. */
     protected abstract void switched(int which, boolean rising, double atTime, double[] y, EventSink sink);
 
-    /** Values beyond the state that a snapshot must hold: phases, held places, last crossings. */
+    /** Takes the settings that are in force from now on. */
+    protected abstract void apply(Settings settings);
+
+    /** Values beyond state and settings that a snapshot must hold: phases, last crossings. */
     protected abstract double[] extra();
 
     /** Takes back what {@link #extra} gave. */
@@ -89,6 +100,22 @@ public abstract class OdeExperiment implements Experiment {
             signs[i] = Math.signum(switching(i, atStart));
         }
         prepareStep();
+    }
+
+    /** Puts settings in force. */
+    protected final void change(Settings settings) {
+        inForce.add(settings);
+        current = inForce.size() - 1;
+        apply(settings);
+    }
+
+    /** Changes one setting, if it may change while it runs. */
+    protected final void change(Manifest manifest, Action.Change change) {
+        if (!manifest.setting(change.setting()).live()) {
+            throw new IllegalArgumentException(manifest.setting(change.setting()).name()
+                    + " can't change while it runs");
+        }
+        change(inForce.get(current).with(change.setting(), change.value()));
     }
 
     /** The state now; not to be written to. */
@@ -159,13 +186,14 @@ public abstract class OdeExperiment implements Experiment {
     @Override
     public final double[] snapshot() {
         double[] extra = extra();
-        double[] out = new double[2 + 2 * size + switches + extra.length];
+        double[] out = new double[HEAD + 2 * size + switches + extra.length];
         out[0] = time;
         out[1] = start;
-        System.arraycopy(now, 0, out, 2, size);
-        System.arraycopy(atStart, 0, out, 2 + size, size);
-        System.arraycopy(signs, 0, out, 2 + 2 * size, switches);
-        System.arraycopy(extra, 0, out, 2 + 2 * size + switches, extra.length);
+        out[2] = current;
+        System.arraycopy(now, 0, out, HEAD, size);
+        System.arraycopy(atStart, 0, out, HEAD + size, size);
+        System.arraycopy(signs, 0, out, HEAD + 2 * size, switches);
+        System.arraycopy(extra, 0, out, HEAD + 2 * size + switches, extra.length);
         return out;
     }
 
@@ -173,11 +201,13 @@ public abstract class OdeExperiment implements Experiment {
     public final void restore(double[] snapshot) {
         time = snapshot[0];
         start = snapshot[1];
-        System.arraycopy(snapshot, 2, now, 0, size);
-        System.arraycopy(snapshot, 2 + size, atStart, 0, size);
-        System.arraycopy(snapshot, 2 + 2 * size, signs, 0, switches);
-        double[] extra = new double[snapshot.length - 2 - 2 * size - switches];
-        System.arraycopy(snapshot, 2 + 2 * size + switches, extra, 0, extra.length);
+        current = (int) snapshot[2];
+        apply(inForce.get(current));
+        System.arraycopy(snapshot, HEAD, now, 0, size);
+        System.arraycopy(snapshot, HEAD + size, atStart, 0, size);
+        System.arraycopy(snapshot, HEAD + 2 * size, signs, 0, switches);
+        double[] extra = new double[snapshot.length - HEAD - 2 * size - switches];
+        System.arraycopy(snapshot, HEAD + 2 * size + switches, extra, 0, extra.length);
         restoreExtra(extra);
         prepareStep();
     }

@@ -74,6 +74,17 @@ class RunTest {
     }
 
     @Test
+    void aSettingChangedInADroppedFutureIsForgotten() {
+        Run run = fresh(Inventory.get("pendulum"));
+        run.seek(8);
+        run.act(new Action.Change("length", 0.5));
+        run.seek(5);
+        run.act(new Action.Change("mass", 400.0));
+        run.seek(10);
+        assertThat(channels(run)).isEqualTo(channels(Run.replay(run.recipe(), 10)));
+    }
+
+    @Test
     void samplesAreTheChannelAtTheirTimes() {
         Run run = fresh(Inventory.get("pendulum"));
         run.seek(3);

@@ -124,7 +124,7 @@ class DemoStudent {
         double[] scene = new double[run.manifest().scene().size()];
         run.scene(scene);
         double[] frame = run.frame(plan.view());
-        double scale = Film.WIDTH / frame[2];
+        double scale = Film.scale(frame);
         double dx = scene[2] - scene[0];
         double dy = scene[3] - scene[1];
         double misplaced = 0.0007 * chance.normal();

@@ -4,6 +4,7 @@ import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Channel.Account;
 import cauldron.core.apparatus.Experiment;
+import cauldron.core.apparatus.Gravity;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Manifest.SceneField;
 import cauldron.core.apparatus.Manifest.SceneField.Kind;
@@ -34,12 +35,7 @@ public final class Pendulum implements Apparatus {
                             new Option("medium", "medium, 20 mm"), new Option("large", "large, 35 mm")),
                             "medium", "", true, ""),
                     new Setting.Amount("angle", "θ₀", "Release angle", "°", -90, 90, 1, 20.0, false, "", false, ""),
-                    new Setting.Choice("place", "Gravity", List.of(new Option("earth", "Earth, 9.81 m/s²"),
-                            new Option("moon", "Moon, 1.62 m/s²"), new Option("mars", "Mars, 3.73 m/s²"),
-                            new Option("jupiter", "Jupiter, 25.9 m/s²"), new Option("own", "your own value")),
-                            "earth", "", true, ""),
-                    new Setting.Amount("gravity", "g", "Gravity, your own", "m/s²", 0.5, 30, 0.1, 9.81, false, "",
-                            true, "place=own"),
+                    Gravity.settings().get(0), Gravity.settings().get(1),
                     new Setting.Switch("drag", "Air drag", false, "losses", true, ""),
                     new Setting.Amount("friction", "b", "Pivot friction", "mN m s", 0, 10, 0.1, 0.0, false, "losses",
                             true, ""),
@@ -63,6 +59,7 @@ public final class Pendulum implements Apparatus {
                     new SceneField("bob.radius", Kind.LENGTH, true), new SceneField("catch.shut", Kind.FLAG, true)),
             List.of(new Manifest.Handle("bob", "bob", "bob.x", "bob.y", "bob.radius")),
             List.of(new Manifest.Act("open-catch", "Open the catch", "held=true")),
+            List.of(),
             List.of("ruler", "protractor", "stopwatch"),
             List.of("Timing one swing instead of many", "Half a swing taken for a whole one",
                     "Length measured to the top of the bob", "Counting from one instead of zero",
@@ -75,7 +72,7 @@ public final class Pendulum implements Apparatus {
 
     @Override
     public Experiment prepare(Settings settings, int seed) {
-        return new PendulumExperiment(settings);
+        return new PendulumExperiment(MANIFEST, settings);
     }
 
     @Override

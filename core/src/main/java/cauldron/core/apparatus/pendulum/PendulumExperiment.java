@@ -1,6 +1,8 @@
 package cauldron.core.apparatus.pendulum;
 
 import cauldron.core.apparatus.Action;
+import cauldron.core.apparatus.Gravity;
+import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.OdeExperiment;
 import cauldron.core.apparatus.Settings;
 
@@ -26,7 +28,7 @@ final class PendulumExperiment extends OdeExperiment {
     private static final double CAUGHT = 1;
     private static final double IN_HAND = 2;
 
-    private Settings settings;
+    private final Manifest manifest;
     private double length;
     private double mass;
     private double radius;
@@ -40,15 +42,16 @@ final class PendulumExperiment extends OdeExperiment {
     private double lastFalling = Double.NaN;
     private double period = Double.NaN;
 
-    PendulumExperiment(Settings settings) {
+    PendulumExperiment(Manifest manifest, Settings settings) {
         super(3, 2);
-        apply(settings);
+        this.manifest = manifest;
+        change(settings);
         hold = settings.on("held") ? CAUGHT : FREE;
         begin(new double[] {Math.toRadians(settings.amount("angle")), 0, 0});
     }
 
-    private void apply(Settings values) {
-        settings = values;
+    @Override
+    protected void apply(Settings values) {
         length = values.amount("length");
         mass = values.amount("mass") / 1000;
         friction = values.amount("friction") / 1000;
@@ -62,23 +65,7 @@ final class PendulumExperiment extends OdeExperiment {
             default:
                 radius = 0.020;
         }
-        // Surface gravity: NASA planetary fact sheet; Jupiter at the equator's 1 bar level without spin.
-        switch (values.choice("place")) {
-            case "moon":
-                gravity = 1.62;
-                break;
-            case "mars":
-                gravity = 3.73;
-                break;
-            case "jupiter":
-                gravity = 25.92;
-                break;
-            case "own":
-                gravity = values.amount("gravity");
-                break;
-            default:
-                gravity = 9.81;
-        }
+        gravity = Gravity.of(values);
         dragPerMass = values.on("drag")
                 ? 0.5 * AIR_DENSITY * DRAG_COEFFICIENT * Math.PI * radius * radius / mass : 0;
     }
@@ -130,12 +117,7 @@ final class PendulumExperiment extends OdeExperiment {
     public void act(Action action) {
         double[] y = state().clone();
         if (action instanceof Action.Change) {
-            Action.Change change = (Action.Change) action;
-            if (!settings.toTree().containsKey(change.setting()) || change.setting().equals("angle")
-                    || change.setting().equals("held")) {
-                throw new IllegalArgumentException(change.setting() + " can't change while it runs");
-            }
-            apply(settings.with(change.setting(), change.value()));
+            change(manifest, (Action.Change) action);
         } else if (action instanceof Action.Grab) {
             hold = IN_HAND;
             y[1] = 0;
@@ -199,7 +181,7 @@ final class PendulumExperiment extends OdeExperiment {
 
     @Override
     protected double[] extra() {
-        return new double[] {hold, lastRising, lastFalling, period, length, mass, radius, gravity, dragPerMass, friction};
+        return new double[] {hold, lastRising, lastFalling, period};
     }
 
     @Override
@@ -208,11 +190,5 @@ final class PendulumExperiment extends OdeExperiment {
         lastRising = e[1];
         lastFalling = e[2];
         period = e[3];
-        length = e[4];
-        mass = e[5];
-        radius = e[6];
-        gravity = e[7];
-        dragPerMass = e[8];
-        friction = e[9];
     }
 }
