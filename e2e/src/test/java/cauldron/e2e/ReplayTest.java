@@ -13,6 +13,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** The same recipe gives the same trial on the JVM and in Chromium, and however it is cut into frames. */
 class ReplayTest {
@@ -30,6 +32,15 @@ class ReplayTest {
         return page;
     }
 
+    private static final Recipe SPRING = new Recipe("hanging-spring", 1,
+            Map.of("spring", "soft", "heavy", true, "mass", 180.0, "drawn", 70.0, "damping", 0.02), 1,
+            List.of(new Recipe.Timed(2.2, new Action.Change("mass", 260.0)),
+                    new Recipe.Timed(5.5, new Action.Grab("body")),
+                    new Recipe.Timed(5.6, new Action.Move(0, -0.5)),
+                    new Recipe.Timed(5.64, new Action.Move(0, -0.48)),
+                    new Recipe.Timed(5.65, new Action.LetGo()),
+                    new Recipe.Timed(30.0, new Action.Change("damping", 0.05))));
+
     private static final Recipe RECIPE = new Recipe("pendulum", 1,
             Map.of("length", 0.93, "mass", 150.0, "size", "large", "angle", 47.0, "drag", true, "friction", 0.4), 1,
             List.of(new Recipe.Timed(4.3, new Action.Change("length", 1.21)),
@@ -40,21 +51,26 @@ class ReplayTest {
                     new Recipe.Timed(23.4, new Action.Change("place", "moon")),
                     new Recipe.Timed(40.125, new Action.Change("drag", false))));
 
-    @Test
+    static List<Recipe> recipes() {
+        return List.of(RECIPE, SPRING);
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
     @SuppressWarnings("unchecked")
-    void sixtySecondsWithActionsAgreeInJvmAndBrowser() {
-        Run run = Run.replay(RECIPE, 60);
+    void sixtySecondsWithActionsAgreeInJvmAndBrowser(Recipe recipe) {
+        Run run = Run.replay(recipe, 60);
         try (BrowserContext context = Chrome.context(800, 600)) {
             Page page = pageWithCore(context);
             List<Number> channels = (List<Number>) page.evaluate(
-                    "recipe => [...core.replay(recipe, 60).channels()]", RECIPE.toTree());
+                    "recipe => [...core.replay(recipe, 60).channels()]", recipe.toTree());
             for (int i = 0; i < channels.size(); i++) {
                 double jvm = run.read(i);
                 String name = run.manifest().channels().get(i).id();
                 assertThat(channels.get(i).doubleValue()).as(name).isCloseTo(jvm, within(1e-12 * Math.abs(jvm)));
             }
             List<Number> events = (List<Number>) page.evaluate("recipe => [...core.replay(recipe, 60).events()]",
-                    RECIPE.toTree());
+                    recipe.toTree());
             double[] expected = run.events();
             assertThat(events).hasSize(expected.length);
             for (int i = 0; i < expected.length; i++) {

@@ -1,13 +1,15 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.apparatus.pendulum.Pendulum;
+import cauldron.core.apparatus.spring.HangingSpring;
 import java.util.List;
 
 /** Every apparatus there is. A new one adds its line here. */
 public final class Inventory {
 
     private static final List<Apparatus> ALL = List.of(
-            new Pendulum());
+            new Pendulum(),
+            new HangingSpring());
 
     private Inventory() {
     }

@@ -177,9 +177,10 @@ public final class Run {
 
     private void forward(double target) {
         double interval = manifest.interval();
-        // Within what is recorded the actions of the past are done again as they come.
+        // Within what is recorded the actions of the past are done again as they come, several at one time too.
+        double from = experiment.time();
         for (Recipe.Timed timed : actions) {
-            if (timed.time() > experiment.time() && timed.time() <= target) {
+            if (timed.time() > from && timed.time() <= target) {
                 experiment.advanceTo(timed.time(), this::note);
                 experiment.act(timed.action());
             }
