@@ -32,11 +32,11 @@ export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float6
   const bars = m.channels.map((c, i) => ({ c, value: values[i] })).filter((b) => b.c.account);
   const box = useRef<HTMLDivElement>(null);
   const { width, type } = useSize(box);
-  const height = 8 * type + 20;
   const step = width / Math.max(1, bars.length);
   const bar = Math.min(0.6 * step, 46);
   // An energy may lie below its level; then the line of zero moves up to make room.
   const below = bars.some((b) => b.value < 0) || m.channels.some((c) => c.account === 'elastic') ? 0.45 : 0;
+  const height = (below ? 13 : 8) * type + 20;
   const zero = height * (1 - below);
   return (
     <div ref={box}>

@@ -44,7 +44,7 @@ function Arrow({ x, y, length, color, name, dash, b }: { x: number; y: number; l
     <g stroke={color} fill={color}>
       <line x1={x} x2={x} y1={y} y2={y + length} strokeWidth={3} strokeDasharray={dash} vectorEffect="non-scaling-stroke" />
       <path d={`M${x} ${y + length}l${-0.7 * b} ${-1.6 * sign * b}h${1.4 * b}Z`} stroke="none" />
-      <text x={x + 1.2 * b * (name === 'weight' ? 1 : -1)} y={y + length} fontSize={1.9 * b} textAnchor={name === 'weight' ? 'start' : 'end'} stroke="none">{name}</text>
+      <text x={x + 1.2 * b * (name === 'weight' ? 1 : -1)} y={y + length} fontSize={1.25 * b} textAnchor={name === 'weight' ? 'start' : 'end'} stroke="none">{name}</text>
     </g>
   );
 }

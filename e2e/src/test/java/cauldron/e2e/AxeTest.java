@@ -27,7 +27,7 @@ class AxeTest {
             page.getByText("Physics 11").waitFor();
             check(page, "classes");
             Chrome.link(page, "Catalogue").click();
-            Chrome.link(page, "Open on the bench").waitFor();
+            Chrome.link(page, "Open on the bench").first().waitFor();
             check(page, "catalogue");
             Chrome.link(page, "Read and give").click();
             Chrome.button(page, "Give to a class").waitFor();
@@ -44,6 +44,12 @@ class AxeTest {
             check(page, "bench");
             Chrome.button(page, "Projector").click();
             check(page, "projector");
+            page.navigate(App.address() + "/bench/hanging-spring");
+            Chrome.button(page, "Show").click();
+            page.getByLabel("Force arrows").check();
+            page.keyboard().press("Escape");
+            page.getByText("weight").waitFor();
+            check(page, "bench with force arrows");
         }
     }
 
