@@ -79,7 +79,13 @@ function NewClass({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [name, setName] = useState('');
   const create = useMutation({
     mutationFn: () => ask(api.POST('/api/classes', { body: { name } })),
-    onSuccess: () => { void queries.invalidateQueries({ queryKey: ['teaching'] }); setName(''); onClose(); },
+    onSuccess: async () => {
+      setName('');
+      onClose();
+      // A first fetch still on its way was asked before the class was made; its answer must not stand.
+      await queries.cancelQueries({ queryKey: ['teaching'] });
+      await queries.invalidateQueries({ queryKey: ['teaching'] });
+    },
   });
   return (
     <Dialog open={open} onClose={onClose} title="New class">

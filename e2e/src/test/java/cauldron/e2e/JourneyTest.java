@@ -69,6 +69,7 @@ class JourneyTest {
         page.getByLabel("Name").fill("Journey " + System.identityHashCode(page));
         Chrome.button(page, "Make the class").click();
         Locator card = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("Journey")));
+        assertThat(card).isVisible();
         String code = card.locator("b.mono").innerText();
         Chrome.link(page, "Catalogue").click();
         Chrome.link(page, "Read and give").click();
