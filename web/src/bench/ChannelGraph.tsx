@@ -10,7 +10,7 @@ const MOST_POINTS = 500;
 export function ChannelGraph({ m, run, channels }: { m: Manifest; run: Run; channels: Channel[] }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
-  const H = 0.62 * W + 2 * type;
+  const H = 0.45 * W + 2.6 * type;
   const PAD = { left: 3.4 * type, right: 8, top: 10, bottom: 2.6 * type };
   const n = run.sampleCount();
   const every = Math.max(1, Math.ceil(n / MOST_POINTS));

@@ -105,7 +105,7 @@ function Bench({ m }: { m: Manifest }) {
         {m.handles.map((h) => <BenchHandle key={h.id} handle={h} picture={picture} onGrab={() => grab(h.id)} onMove={(x, y) => move(h.id, x, y)} onLetGo={letGo} />)}
       </Stage>
 
-      {docked && <aside className="flex flex-col gap-4 overflow-auto border-l bg-sheet p-4" aria-label="Readings">
+      {docked && <aside className="flex flex-col gap-2.5 overflow-auto border-l bg-sheet px-4 py-2" aria-label="Readings">
         {readouts.length > 0 && <Readouts m={m} shown={readouts} values={values} />}
         {bars && <EnergyBars m={m} values={values} largest={largest} />}
         {units.map((u) => <ChannelGraph key={u} m={m} run={run} channels={chosen.filter((c) => c.unit === u)} />)}
