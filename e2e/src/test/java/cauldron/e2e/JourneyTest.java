@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import cauldron.core.apparatus.Recipe;
+import cauldron.core.apparatus.Run;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
@@ -21,6 +23,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The whole order of work once: the teacher gives a lab, a student does it, the teacher marks it. */
 class JourneyTest {
@@ -233,7 +237,7 @@ class JourneyTest {
         List<String> numbers = new ArrayList<>();
         try (Connection c = App.database(); ResultSet rows = c.createStatement().executeQuery(
                 "select (t.recipe->'settings'->>'length')::float8, (t.recipe->'settings'->>'angle')::float8,"
-                        + " (t.recipe->'actions'->0->>'time')::float8, w.seed from trial t join work w on w.id = t.work_id"
+                        + " (t.recipe->'actions'->0->>'time')::float8, w.seed, t.recipe::text from trial t join work w on w.id = t.work_id"
                         + " join account a on a.id = w.student_id where a.user_name = 'ylva.sandoval' order by t.number")) {
             int trial = 0;
             while (rows.next()) {
@@ -243,6 +247,7 @@ class JourneyTest {
                     numbers.add(String.valueOf(rows.getDouble(i)).substring(0, 8));
                 }
                 numbers.add(String.valueOf(rows.getInt(4)));
+                numbers.addAll(eventTimes(rows.getString(5)));
             }
             assertThat(trial).isEqualTo(5);
         }
@@ -267,8 +272,21 @@ class JourneyTest {
         });
     }
 
+    /** When the bob passed its highest and lowest points, to seven figures. */
+    private static List<String> eventTimes(String recipe) {
+        double[] events = Run.replay(Recipe.fromTree(JsonMapper.builder().build().readValue(recipe,
+                new TypeReference<Map<String, Object>>() { })), 60).events();
+        List<String> times = new ArrayList<>();
+        for (int i = 1; i < events.length; i += 2) {
+            times.add(String.valueOf(events[i]).substring(0, 8));
+        }
+        assertThat(times).hasSizeGreaterThan(80);
+        return times;
+    }
+
     private static boolean occurs(String text, String number) {
-        return Pattern.compile("(?<![0-9.])" + Pattern.quote(number)).matcher(text).find();
+        return text.contains(number)
+                && Pattern.compile("(?<![0-9.])" + Pattern.quote(number)).matcher(text).find();
     }
 
     private static void teacherMarks(Page page) {

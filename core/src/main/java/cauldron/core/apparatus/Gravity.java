@@ -4,8 +4,8 @@ import cauldron.core.apparatus.Setting.Option;
 import java.util.List;
 
 /**
- * The choice of gravity that several apparatus offer. Values at the surface: standard for school use on
- * Earth; Moon, Mars and Jupiter (at 1 bar, without spin) after NASA's planetary fact sheets.
+ * The choice of gravity that several apparatus offer. Earth has the value schools use; Moon, Mars
+ * and Jupiter (at 1 bar) have GM/R² at the mean radius, without the effect of their spin.
  */
 public final class Gravity {
 

@@ -5,6 +5,7 @@ import cauldron.core.apparatus.Gravity;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.OdeExperiment;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.instrument.BeamTimer;
 
 /**
  * A pendulum of finite angle: a point mass m at the end of a light, stiff-in-tension cord of length L,
@@ -37,10 +38,8 @@ final class PendulumExperiment extends OdeExperiment {
     private double friction;
 
     private double hold;
-    /** Times of the last rising and falling passage of the lowest point, for the beam timer. */
-    private double lastRising = Double.NaN;
-    private double lastFalling = Double.NaN;
-    private double period = Double.NaN;
+    /** Its beam lies at the lowest point. */
+    private final BeamTimer timer = new BeamTimer();
 
     PendulumExperiment(Manifest manifest, Settings settings) {
         super(3, 2);
@@ -102,13 +101,7 @@ final class PendulumExperiment extends OdeExperiment {
             y[1] = 0;
         } else {
             y[0] = 0;
-            double last = rising ? lastRising : lastFalling;
-            period = Double.isNaN(last) ? period : atTime - last;
-            if (rising) {
-                lastRising = atTime;
-            } else {
-                lastFalling = atTime;
-            }
+            timer.cut(rising, atTime);
         }
         sink.event(which, atTime);
     }
@@ -129,8 +122,7 @@ final class PendulumExperiment extends OdeExperiment {
         } else {
             throw new IllegalArgumentException("The pendulum can't do that now");
         }
-        lastRising = Double.NaN;
-        lastFalling = Double.NaN;
+        timer.startAfresh();
         begin(y);
     }
 
@@ -164,7 +156,7 @@ final class PendulumExperiment extends OdeExperiment {
             case 8:
                 return mass * (gravity * Math.cos(theta) + length * omega * omega);
             default:
-                return period;
+                return timer.period();
         }
     }
 
@@ -181,14 +173,13 @@ final class PendulumExperiment extends OdeExperiment {
 
     @Override
     protected double[] extra() {
-        return new double[] {hold, lastRising, lastFalling, period};
+        double[] t = timer.snapshot();
+        return new double[] {hold, t[0], t[1], t[2]};
     }
 
     @Override
     protected void restoreExtra(double[] e) {
         hold = e[0];
-        lastRising = e[1];
-        lastFalling = e[2];
-        period = e[3];
+        timer.restore(e, 1);
     }
 }

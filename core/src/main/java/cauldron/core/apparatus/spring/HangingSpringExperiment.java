@@ -5,6 +5,7 @@ import cauldron.core.apparatus.Gravity;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.OdeExperiment;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.instrument.BeamTimer;
 
 /**
  * A mass m on a spring that obeys Hooke's law, with a damping force in proportion to the velocity:
@@ -49,9 +50,8 @@ final class HangingSpringExperiment extends OdeExperiment {
     private double frameHeight;
 
     private double hold;
-    private double lastUp = Double.NaN;
-    private double lastDown = Double.NaN;
-    private double period = Double.NaN;
+    /** Its beam lies at equilibrium. */
+    private final BeamTimer timer = new BeamTimer();
     private double handTime = Double.NaN;
     private double handSpeed;
 
@@ -117,13 +117,7 @@ final class HangingSpringExperiment extends OdeExperiment {
             y[1] = 0;
             sink.event(rising ? HIGHEST : LOWEST, atTime);
         } else {
-            double last = rising ? lastDown : lastUp;
-            period = Double.isNaN(last) ? period : atTime - last;
-            if (rising) {
-                lastDown = atTime;
-            } else {
-                lastUp = atTime;
-            }
+            timer.cut(rising, atTime);
             sink.event(EQUILIBRIUM, atTime);
         }
         double speed = Math.abs(y[1]) * Math.sqrt(inertia / k);
@@ -168,8 +162,7 @@ final class HangingSpringExperiment extends OdeExperiment {
         } else {
             throw new IllegalArgumentException("The hanging spring can't do that now");
         }
-        lastUp = Double.NaN;
-        lastDown = Double.NaN;
+        timer.startAfresh();
         begin(y);
     }
 
@@ -202,7 +195,7 @@ final class HangingSpringExperiment extends OdeExperiment {
             case 10:
                 return mechanical(state()) + state()[2];
             default:
-                return period;
+                return timer.period();
         }
     }
 
@@ -226,15 +219,14 @@ final class HangingSpringExperiment extends OdeExperiment {
 
     @Override
     protected double[] extra() {
-        return new double[] {hold, lastUp, lastDown, period, handTime, handSpeed};
+        double[] t = timer.snapshot();
+        return new double[] {hold, t[0], t[1], t[2], handTime, handSpeed};
     }
 
     @Override
     protected void restoreExtra(double[] e) {
         hold = e[0];
-        lastUp = e[1];
-        lastDown = e[2];
-        period = e[3];
+        timer.restore(e, 1);
         handTime = e[4];
         handSpeed = e[5];
     }
