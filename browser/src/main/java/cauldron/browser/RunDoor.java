@@ -1,7 +1,9 @@
 package cauldron.browser;
 
 import cauldron.core.Tree;
+import cauldron.core.analysis.Histogram;
 import cauldron.core.apparatus.Action;
+import cauldron.core.apparatus.Population;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.StopAt;
 import org.teavm.jso.JSExport;
@@ -14,6 +16,8 @@ public final class RunDoor {
     private final Run run;
     private final double[] scene;
     private final double[] channels;
+    private double[] crowd = new double[0];
+    private int crowdCount;
     private StopAt stop;
 
     RunDoor(Run run) {
@@ -112,6 +116,46 @@ public final class RunDoor {
     @JSExport
     public int sampleCount() {
         return run.sampleCount();
+    }
+
+    /** The crowd now: x, y in metres and kind of each body; the same array while it has room. */
+    @JSExport
+    public Float64Array crowd() {
+        if (crowd.length < 3 * run.crowdSize()) {
+            crowd = new double[3 * run.crowdSize()];
+        }
+        crowdCount = run.crowd(crowd);
+        return Float64Array.fromJavaArray(crowd);
+    }
+
+    /** How many bodies the last {@link #crowd} had. */
+    @JSExport
+    public int crowdCount() {
+        return crowdCount;
+    }
+
+    /**
+     * A histogram of a distribution now, all in SI: how many values, the one followed, the share above a
+     * limit, the marked values, theory's curve as expected counts at the bins' borders (NaN without
+     * theory), then the counts.
+     */
+    @JSExport
+    public Float64Array histogram(int distribution, int which, double width, int bins, double limit) {
+        Population p = run.population(distribution, which);
+        int marks = p.marks().length;
+        double[] counts = new double[bins];
+        Histogram.count(p.values(), p.count(), 0, width, counts);
+        double[] out = new double[3 + marks + bins + 1 + bins];
+        out[0] = p.count();
+        out[1] = p.followed();
+        out[2] = Histogram.shareAbove(p.values(), p.count(), limit);
+        System.arraycopy(p.marks(), 0, out, 3, marks);
+        for (int i = 0; i <= bins; i++) {
+            out[3 + marks + i] = p.density() == null ? Double.NaN
+                    : p.count() * width * p.density().applyAsDouble(i * width);
+        }
+        System.arraycopy(counts, 0, out, 4 + marks + bins, bins);
+        return Float64Array.fromJavaArray(out);
     }
 
     /** Kind and time of each event so far, one after the other. */

@@ -66,6 +66,48 @@ public final class Chance {
         return (int) (unit() * n);
     }
 
+    /**
+     * From the exponential distribution of mean 1, by comparisons and additions alone (J. von Neumann,
+     * Various techniques used in connection with random digits, 1951): the same bits everywhere, which a
+     * logarithm would not give.
+     */
+    public double exponential() {
+        for (int whole = 0;; whole++) {
+            double first = unit();
+            double last = first;
+            boolean odd = true;
+            for (double u = unit(); u < last; u = unit()) {
+                last = u;
+                odd = !odd;
+            }
+            if (odd) {
+                return whole + first;
+            }
+        }
+    }
+
+    /** From the normal distribution of mean 0 and standard deviation 1, the same bits everywhere. */
+    public double exactNormal() {
+        double size = exponential();
+        while (2 * exponential() < (size - 1) * (size - 1)) {
+            size = exponential();
+        }
+        return unit() < 0.5 ? -size : size;
+    }
+
+    /** The whole state, as four integers. */
+    public double[] snapshot() {
+        return new double[] {a, b, c, d};
+    }
+
+    /** Returns to what {@link #snapshot} gave, which stands in an array from a place on. */
+    public void restore(double[] from, int at) {
+        a = (int) from[at];
+        b = (int) from[at + 1];
+        c = (int) from[at + 2];
+        d = (int) from[at + 3];
+    }
+
     /** From the normal distribution of mean 0 and standard deviation 1 (Box and Muller). */
     public double normal() {
         double r = Math.sqrt(-2 * Math.log(1 - unit()));

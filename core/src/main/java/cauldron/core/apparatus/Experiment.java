@@ -37,6 +37,25 @@ public interface Experiment {
     /** Fills in the scene now, in the order of {@link Manifest#scene}. */
     void scene(double[] out);
 
+    /**
+     * Fills in the bodies of a crowd now, for a drawing: x, y in metres and kind, one after the other.
+     *
+     * @return how many there are; 0 for an apparatus without a crowd
+     */
+    default int crowd(double[] out) {
+        return 0;
+    }
+
+    /** The most bodies that {@link #crowd} may give. */
+    default int crowdSize() {
+        return 0;
+    }
+
+    /** Values of a {@link Manifest#distributions distribution} now, for one of its populations. */
+    default Population population(int distribution, int which) {
+        throw new IllegalArgumentException("There is no distribution here");
+    }
+
     /** The whole state now, enough to {@link #restore} it exactly. */
     double[] snapshot();
 

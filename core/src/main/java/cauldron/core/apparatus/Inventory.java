@@ -1,5 +1,6 @@
 package cauldron.core.apparatus;
 
+import cauldron.core.apparatus.gas.GasCylinder;
 import cauldron.core.apparatus.pendulum.Pendulum;
 import cauldron.core.apparatus.spring.HangingSpring;
 import java.util.List;
@@ -9,7 +10,8 @@ public final class Inventory {
 
     private static final List<Apparatus> ALL = List.of(
             new Pendulum(),
-            new HangingSpring());
+            new HangingSpring(),
+            new GasCylinder());
 
     private Inventory() {
     }

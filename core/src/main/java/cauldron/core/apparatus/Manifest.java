@@ -13,18 +13,32 @@ import java.util.Map;
  * @param modelVersion rises when the same recipe would give other numbers
  * @param interval     seconds of model time between samples of the channels
  * @param speed        model seconds for each second on the wall at speed 1
+ * @param timeUnit     unit in which its time is shown
  * @param scene        what a drawing needs, in order
+ * @param distributions what many values at one instant there are
  * @param layers       what can be shown over the apparatus on the open bench
  * @param instruments  ids of instruments that make sense here
  * @param slips        what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
-                       double interval, double speed, List<Setting> settings, List<Channel> channels,
-                       List<EventKind> events, List<View> views, List<SceneField> scene, List<Handle> handles,
+                       double interval, double speed, String timeUnit, List<Setting> settings, List<Channel> channels,
+                       List<Distribution> distributions, List<EventKind> events, List<View> views, List<SceneField> scene, List<Handle> handles,
                        List<Act> acts, List<Layer> layers, List<String> instruments, List<String> slips) {
 
     /** Something that happens at an instant and can be stopped at. */
     public record EventKind(String id, String name) {
+    }
+
+    /**
+     * Many values at one instant, shown as a histogram.
+     *
+     * @param unit        unit people see
+     * @param typicalMax  end of the scale, in that unit
+     * @param populations what the values are told apart by, such as the gases
+     * @param marks       names of the marked values
+     */
+    public record Distribution(String id, String symbol, String name, String unit, double typicalMax,
+                               List<String> populations, List<String> marks) {
     }
 
     /** A way of looking at the apparatus. */
@@ -111,6 +125,10 @@ public record Manifest(String id, int modelVersion, String name, String summary,
             tree.put("perSi", 1 / Units.parse(channel.unit()).factor());
             c.add(tree);
         }
+        List<Object> d = new ArrayList<>();
+        distributions.forEach(x -> d.add(Tree.of("id", x.id(), "symbol", x.symbol(), "name", x.name(), "unit",
+                x.unit(), "typicalMax", x.typicalMax(), "populations", x.populations(), "marks", x.marks(), "perSi",
+                1 / Units.parse(x.unit()).factor())));
         List<Object> e = new ArrayList<>();
         events.forEach(x -> e.add(Tree.of("id", x.id(), "name", x.name())));
         List<Object> v = new ArrayList<>();
@@ -125,7 +143,8 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         List<Object> l = new ArrayList<>();
         layers.forEach(x -> l.add(Tree.of("id", x.id(), "name", x.name())));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
-                topics, "interval", interval, "speed", speed, "settings", s, "channels", c, "events", e, "views", v,
+                topics, "interval", interval, "speed", speed, "timeUnit", timeUnit, "timePerSi",
+                1 / Units.parse(timeUnit).factor(), "settings", s, "channels", c, "distributions", d, "events", e, "views", v,
                 "scene", f, "handles", h, "acts", a, "layers", l, "instruments", instruments, "slips", slips);
     }
 }

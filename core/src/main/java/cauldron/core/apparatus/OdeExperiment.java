@@ -1,7 +1,5 @@
 package cauldron.core.apparatus;
 
-import java.util.ArrayList;
-import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.LutherIntegrator;
@@ -31,9 +29,7 @@ public abstract class OdeExperiment implements Experiment {
     private final OrdinaryDifferentialEquation equation;
     private final BrentSolver solver = new BrentSolver(TIME_ACCURACY, TIME_ACCURACY, 1e-300);
 
-    /** Every state the settings have been in; a snapshot holds which one was in force. */
-    private final List<Settings> inForce = new ArrayList<>();
-    private int current;
+    private final SettingsInForce inForce;
 
     private double time;
     private double[] now;
@@ -46,12 +42,13 @@ public abstract class OdeExperiment implements Experiment {
     private final double[] signs;
 
     /**
-     * Prepares the integrator; call {@link #change(Settings)} and {@link #begin} before use.
+     * Prepares the integrator; call {@link #apply} and {@link #begin} before use.
      *
      * @param size     length of the state
      * @param switches number of switching functions
      */
-    protected OdeExperiment(int size, int switches) {
+    protected OdeExperiment(Manifest manifest, Settings settings, int size, int switches) {
+        this.inForce = new SettingsInForce(manifest, settings);
         this.size = size;
         this.switches = switches;
         this.signs = new double[switches];
@@ -102,20 +99,9 @@ public abstract class OdeExperiment implements Experiment {
         prepareStep();
     }
 
-    /** Puts settings in force. */
-    protected final void change(Settings settings) {
-        inForce.add(settings);
-        current = inForce.size() - 1;
-        apply(settings);
-    }
-
     /** Changes one setting, if it may change while it runs. */
-    protected final void change(Manifest manifest, Action.Change change) {
-        if (!manifest.setting(change.setting()).live()) {
-            throw new IllegalArgumentException(manifest.setting(change.setting()).name()
-                    + " can't change while it runs");
-        }
-        change(inForce.get(current).with(change.setting(), change.value()));
+    protected final void change(Action.Change change) {
+        apply(inForce.change(change));
     }
 
     /** The state now; not to be written to. */
@@ -189,7 +175,7 @@ public abstract class OdeExperiment implements Experiment {
         double[] out = new double[HEAD + 2 * size + switches + extra.length];
         out[0] = time;
         out[1] = start;
-        out[2] = current;
+        out[2] = inForce.mark();
         System.arraycopy(now, 0, out, HEAD, size);
         System.arraycopy(atStart, 0, out, HEAD + size, size);
         System.arraycopy(signs, 0, out, HEAD + 2 * size, switches);
@@ -201,8 +187,7 @@ public abstract class OdeExperiment implements Experiment {
     public final void restore(double[] snapshot) {
         time = snapshot[0];
         start = snapshot[1];
-        current = (int) snapshot[2];
-        apply(inForce.get(current));
+        apply(inForce.restore(snapshot[2]));
         System.arraycopy(snapshot, HEAD, now, 0, size);
         System.arraycopy(snapshot, HEAD + size, atStart, 0, size);
         System.arraycopy(snapshot, HEAD + 2 * size, signs, 0, switches);

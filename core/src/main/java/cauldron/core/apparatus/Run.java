@@ -12,7 +12,11 @@ import java.util.List;
 public final class Run {
 
     private static final int SAMPLES_PER_SNAPSHOT = 60;
-    private static final double ROOT_ACCURACY = 1e-12;
+    /** The most numbers that all snapshots together hold; with more, every other one is given up. */
+    public static final int MOST_CHECKPOINT_VALUES = 6_000_000;
+    /** Part of a sample's interval to which the moment of a crossing is found. */
+    private static final double ROOT_ACCURACY = 1e-10;
+    private static final double SAME_INSTANT = 1e-9;
 
     private final Apparatus apparatus;
     private final Manifest manifest;
@@ -24,8 +28,14 @@ public final class Run {
     private final List<Double> eventTimes = new ArrayList<>();
     private final List<Double> snapshotTimes = new ArrayList<>();
     private final List<double[]> snapshots = new ArrayList<>();
+    /** How many actions had been done when each snapshot was taken. */
+    private final List<Integer> snapshotActions = new ArrayList<>();
+    /** How many actions have been done at the moment shown. */
+    private int done;
     private double[][] samples;
     private int sampleCount;
+    private int samplesPerSnapshot = SAMPLES_PER_SNAPSHOT;
+    private int checkpointValues;
     private double head;
 
     public Run(Apparatus apparatus, Settings settings, int seed) {
@@ -78,6 +88,20 @@ public final class Run {
 
     public void scene(double[] out) {
         experiment.scene(out);
+    }
+
+    /** Fills in the crowd now: x, y in metres and kind of each; answers how many. */
+    public int crowd(double[] out) {
+        return experiment.crowd(out);
+    }
+
+    public int crowdSize() {
+        return experiment.crowdSize();
+    }
+
+    /** The values of a distribution now, for one of its populations. */
+    public Population population(int distribution, int which) {
+        return experiment.population(distribution, which);
     }
 
     /** What the view shows: left, bottom, width, height in metres. */
@@ -144,9 +168,10 @@ public final class Run {
         experiment.act(action);
         dropAfter(now);
         actions.add(new Recipe.Timed(now, action));
+        done = actions.size();
         keepSnapshot();
         // The sample at this very instant, if there is one, was taken before the action.
-        if (Math.abs((sampleCount - 1) * manifest.interval() - now) < 1e-12) {
+        if (Math.abs((sampleCount - 1) * manifest.interval() - now) < SAME_INSTANT * manifest.interval()) {
             sampleCount--;
             sample();
         }
@@ -178,17 +203,15 @@ public final class Run {
     private void forward(double target) {
         double interval = manifest.interval();
         // Within what is recorded the actions of the past are done again as they come, several at one time too.
-        double from = experiment.time();
-        for (Recipe.Timed timed : actions) {
-            if (timed.time() > from && timed.time() <= target) {
-                experiment.advanceTo(timed.time(), this::note);
-                experiment.act(timed.action());
-            }
+        while (done < actions.size() && actions.get(done).time() <= target) {
+            experiment.advanceTo(actions.get(done).time(), this::note);
+            experiment.act(actions.get(done).action());
+            done++;
         }
         while (sampleCount * interval <= target) {
             experiment.advanceTo(Math.max(experiment.time(), sampleCount * interval), this::note);
             sample();
-            if (sampleCount % SAMPLES_PER_SNAPSHOT == 0) {
+            if (sampleCount % samplesPerSnapshot == 0) {
                 keepSnapshot();
             }
         }
@@ -235,15 +258,17 @@ public final class Run {
     private double root(StopAt.Crossing stop, double from, double to, double atFrom) {
         double low = from;
         double high = to;
-        while (high - low > ROOT_ACCURACY * Math.max(1, high)) {
-            double middle = 0.5 * (low + high);
+        double middle = 0.5 * (low + high);
+        while (high - low > ROOT_ACCURACY * manifest.interval() && middle > low && middle < high) {
             seek(middle);
             if ((experiment.read(stop.channel()) - stop.value()) * atFrom > 0) {
                 low = middle;
             } else {
                 high = middle;
             }
+            middle = 0.5 * (low + high);
         }
+        seek(high);
         return high;
     }
 
@@ -260,8 +285,31 @@ public final class Run {
     }
 
     private void keepSnapshot() {
+        double[] snapshot = experiment.snapshot();
         snapshotTimes.add(experiment.time());
-        snapshots.add(experiment.snapshot());
+        snapshots.add(snapshot);
+        snapshotActions.add(done);
+        checkpointValues += snapshot.length;
+        if (checkpointValues > MOST_CHECKPOINT_VALUES) {
+            thinOut();
+        }
+    }
+
+    /** Gives up every other snapshot: going back takes longer, but a long run of a large state has room. */
+    private void thinOut() {
+        samplesPerSnapshot *= 2;
+        // The first is the beginning, the last the way on from here; neither may go.
+        for (int i = snapshots.size() - 2; i > 0; i -= 2) {
+            checkpointValues -= snapshots.get(i).length;
+            snapshots.remove(i);
+            snapshotTimes.remove(i);
+            snapshotActions.remove(i);
+        }
+    }
+
+    /** How many numbers the snapshots hold. */
+    public int checkpointValues() {
+        return checkpointValues;
     }
 
     private void restoreBefore(double time) {
@@ -270,6 +318,7 @@ public final class Run {
             i--;
         }
         experiment.restore(snapshots.get(i));
+        done = snapshotActions.get(i);
     }
 
     private void dropAfter(double now) {
@@ -283,7 +332,9 @@ public final class Run {
             actions.remove(actions.size() - 1);
         }
         while (snapshotTimes.size() > 1 && snapshotTimes.get(snapshotTimes.size() - 1) > now) {
+            checkpointValues -= snapshots.get(snapshots.size() - 1).length;
             snapshotTimes.remove(snapshotTimes.size() - 1);
+            snapshotActions.remove(snapshotActions.size() - 1);
             snapshots.remove(snapshots.size() - 1);
         }
     }

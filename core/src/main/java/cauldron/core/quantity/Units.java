@@ -75,6 +75,8 @@ public final class Units {
         PREFIXES.put("n", 1e-9);
         PREFIXES.put("p", 1e-12);
         PREFIXES.put("f", 1e-15);
+        PREFIXES.put("a", 1e-18);
+        PREFIXES.put("z", 1e-21);
     }
 
     private Units() {

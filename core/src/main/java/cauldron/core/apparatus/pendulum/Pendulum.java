@@ -26,7 +26,7 @@ public final class Pendulum implements Apparatus {
     private static final Manifest MANIFEST = new Manifest("pendulum", 1, "Pendulum",
             "A bob on a light cord, swinging at any angle up to 90°, with air drag and friction at the pivot"
                     + " if wanted.",
-            List.of("oscillation", "period", "energy", "gravity", "damping"), 1.0 / 60, 1,
+            List.of("oscillation", "period", "energy", "gravity", "damping"), 1.0 / 60, 1, "s",
             List.of(
                     new Setting.Amount("length", "L", "Length to the middle of the bob", "m", 0.10, 2.50, 0.01, 1.0,
                             false, "", true, ""),
@@ -51,7 +51,7 @@ public final class Pendulum implements Apparatus {
                     new Channel("total", "E", "Total energy", "J", 0, 2, 3, Account.TOTAL),
                     new Channel("tension", "F", "Tension of the cord", "N", 0, 6, 2, null),
                     new Channel("period", "T", "Period by beam timer", "s", 0, 4, 3, null)),
-            List.of(new Manifest.EventKind("highest", "highest point"),
+            List.of(), List.of(new Manifest.EventKind("highest", "highest point"),
                     new Manifest.EventKind("lowest", "lowest point")),
             List.of(new Manifest.View("side", "Side view")),
             List.of(new SceneField("pivot.x", Kind.X, true), new SceneField("pivot.y", Kind.Y, true),

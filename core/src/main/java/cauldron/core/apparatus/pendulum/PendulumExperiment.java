@@ -29,7 +29,6 @@ final class PendulumExperiment extends OdeExperiment {
     private static final double CAUGHT = 1;
     private static final double IN_HAND = 2;
 
-    private final Manifest manifest;
     private double length;
     private double mass;
     private double radius;
@@ -42,9 +41,8 @@ final class PendulumExperiment extends OdeExperiment {
     private final BeamTimer timer = new BeamTimer();
 
     PendulumExperiment(Manifest manifest, Settings settings) {
-        super(3, 2);
-        this.manifest = manifest;
-        change(settings);
+        super(manifest, settings, 3, 2);
+        apply(settings);
         hold = settings.on("held") ? CAUGHT : FREE;
         begin(new double[] {Math.toRadians(settings.amount("angle")), 0, 0});
     }
@@ -110,7 +108,7 @@ final class PendulumExperiment extends OdeExperiment {
     public void act(Action action) {
         double[] y = state().clone();
         if (action instanceof Action.Change) {
-            change(manifest, (Action.Change) action);
+            change((Action.Change) action);
         } else if (action instanceof Action.Grab) {
             hold = IN_HAND;
             y[1] = 0;

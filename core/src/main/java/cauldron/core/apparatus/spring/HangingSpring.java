@@ -26,7 +26,7 @@ public final class HangingSpring implements Apparatus {
 
     private static final Manifest MANIFEST = new Manifest("hanging-spring", 1, "Hanging spring",
             "A mass on a spring: stretch it, let go, and watch force, energy and rhythm. Damping from none to heavy.",
-            List.of("oscillation", "force", "energy", "elasticity", "damping"), 1.0 / 60, 1,
+            List.of("oscillation", "force", "energy", "elasticity", "damping"), 1.0 / 60, 1, "s",
             List.of(
                     new Setting.Choice("spring", "Spring", List.of(new Option("soft", "soft, 8 N/m, 14 g"),
                             new Option("medium", "medium, 20 N/m, 22 g"), new Option("stiff", "stiff, 45 N/m, 35 g"),
@@ -55,7 +55,7 @@ public final class HangingSpring implements Apparatus {
                     new Channel("thermal", "E_th", "Thermal energy", "J", 0, 0.2, 4, Account.THERMAL),
                     new Channel("total", "E", "Total energy", "J", -1, 1, 4, Account.TOTAL),
                     new Channel("period", "T", "Period by beam timer", "s", 0, 3, 3, null)),
-            List.of(new Manifest.EventKind("highest", "highest point"),
+            List.of(), List.of(new Manifest.EventKind("highest", "highest point"),
                     new Manifest.EventKind("lowest", "lowest point"),
                     new Manifest.EventKind("equilibrium", "equilibrium passed"),
                     new Manifest.EventKind("rest", "at rest")),

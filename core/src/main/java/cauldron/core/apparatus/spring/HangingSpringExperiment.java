@@ -41,7 +41,6 @@ final class HangingSpringExperiment extends OdeExperiment {
     private static final int EQUILIBRIUM = 2;
     private static final int AT_REST_EVENT = 3;
 
-    private final Manifest manifest;
     private double k;
     private double mass;
     private double inertia;
@@ -56,9 +55,8 @@ final class HangingSpringExperiment extends OdeExperiment {
     private double handSpeed;
 
     HangingSpringExperiment(Manifest manifest, Settings settings) {
-        super(3, 2);
-        this.manifest = manifest;
-        change(settings);
+        super(manifest, settings, 3, 2);
+        apply(settings);
         hold = settings.on("held") ? IN_HAND : FREE;
         begin(new double[] {equilibrium() + settings.amount("drawn") / 1000, 0, 0});
     }
@@ -139,7 +137,7 @@ final class HangingSpringExperiment extends OdeExperiment {
     public void act(Action action) {
         double[] y = state().clone();
         if (action instanceof Action.Change) {
-            change(manifest, (Action.Change) action);
+            change((Action.Change) action);
             hold = hold == AT_REST ? FREE : hold;
         } else if (action instanceof Action.Grab) {
             hold = IN_HAND;

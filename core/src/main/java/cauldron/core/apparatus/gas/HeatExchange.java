@@ -1,0 +1,94 @@
+package cauldron.core.apparatus.gas;
+
+import cauldron.core.Chance;
+
+/**
+ * What the lower and upper walls do with a molecule that meets them: throw it back as it came (insulated),
+ * give it or take from it what the heater owes (heater, lower wall), or send it off as from a gas at the
+ * wall's temperature (held, both).
+ *
+ * <p>The last is the fully accommodating wall: the velocity along the normal has the density
+ * v exp(−mv²/2kT), those along the wall the normal one (G. A. Bird, Molecular Gas Dynamics, §5.8). Chance is drawn
+ * by comparisons only, so the bits are the same everywhere.
+ */
+final class HeatExchange {
+
+    enum Mode { INSULATED, HEATER, HELD }
+
+    /** A cooler takes at most this part of the energy of motion towards the wall at one meeting. */
+    private static final double MOST_TAKEN = 0.5;
+
+    final Chance chance;
+    Mode mode = Mode.INSULATED;
+    private double power;
+    private double temperature;
+    private double powerSince;
+    private double owed;
+    /** Heat given to the gas so far, in joules. */
+    double given;
+
+    HeatExchange(Chance chance) {
+        this.chance = chance;
+    }
+
+    /** Changes what the walls do, from a time on. */
+    void set(double time, Mode newMode, double watts, double kelvin) {
+        owed = mode == Mode.HEATER ? owed + power * (time - powerSince) : 0;
+        if (newMode != Mode.HEATER) {
+            owed = 0;
+        }
+        mode = newMode;
+        power = watts;
+        temperature = kelvin;
+        powerSince = time;
+    }
+
+    /**
+     * A molecule has been brought to the lower or upper wall, and still has the velocity it came with.
+     *
+     * @param inward +1 at the lower wall, −1 at the upper
+     */
+    void meet(Molecules m, int i, int inward, double time) {
+        double before = m.vy[i];
+        if (mode == Mode.HELD) {
+            double energy = m.energy(i);
+            double spread = Math.sqrt(Gas.BOLTZMANN * temperature / m.mass[m.kind[i]]);
+            m.vx[i] = spread * chance.exactNormal();
+            m.vz[i] = spread * chance.exactNormal();
+            m.vy[i] = spread * Math.sqrt(2 * chance.exponential()) * inward;
+            given += m.energy(i) - energy;
+        } else if (mode == Mode.HEATER && inward > 0) {
+            owed += power * (time - powerSince);
+            powerSince = time;
+            double has = 0.5 * m.mass[m.kind[i]] * before * before;
+            double gift = owed > -MOST_TAKEN * has ? owed : -MOST_TAKEN * has;
+            owed -= gift;
+            given += gift;
+            m.vy[i] = Math.sqrt(2 * (has + gift) / m.mass[m.kind[i]]);
+        } else {
+            m.vy[i] = -before;
+        }
+    }
+
+    static final int SNAPSHOT = 10;
+
+    void snapshot(double[] out, int i) {
+        out[i] = mode.ordinal();
+        out[i + 1] = power;
+        out[i + 2] = temperature;
+        out[i + 3] = powerSince;
+        out[i + 4] = owed;
+        out[i + 5] = given;
+        System.arraycopy(chance.snapshot(), 0, out, i + 6, 4);
+    }
+
+    void restore(double[] in, int i) {
+        mode = Mode.values()[(int) in[i]];
+        power = in[i + 1];
+        temperature = in[i + 2];
+        powerSince = in[i + 3];
+        owed = in[i + 4];
+        given = in[i + 5];
+        chance.restore(in, i + 6);
+    }
+}
