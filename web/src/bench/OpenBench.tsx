@@ -1,20 +1,25 @@
-import { ArrowLeft, BarChart3, Layers, LineChart, Monitor, Pause, Play, RotateCcw, SkipBack, SlidersHorizontal, StepBack, StepForward } from 'lucide-react';
-import { Popover } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { ArrowLeft, BarChart3, Columns2, Expand, History, Layers, LineChart, Monitor, PenLine, Shrink, SlidersHorizontal } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { initialSettings, isShown, manifest, placed, printFixed, type Manifest, type SettingValue } from '../core';
-import { sceneOf } from '../scenes';
-import { NO_LAYERS, pictureOfRun, toMetres } from '../scenes/picture';
-import { Button, IconButton, Select, Slider, Trouble } from '../ui';
-import { BenchHandle } from './BenchHandle';
-import { ChannelGraph } from './ChannelGraph';
-import { EnergyBars, Readouts } from './Readouts';
+import { useMe } from '../app/session';
+import { manifest, replay, type Manifest } from '../core';
+import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
+import { InstrumentStrip } from '../instruments/InstrumentStrip';
+import { snapPoints } from '../instruments/snap';
+import { useInstruments } from '../instruments/useInstruments';
+import { Button, Select, Trouble } from '../ui';
+import { BenchStage, HAND_PATH } from './BenchStage';
+import { Dock, hasAccount, type Shown } from './Dock';
+import { DrawTools, type Tool } from './DrawOver';
+import { HistogramPanel } from './HistogramPanel';
 import { SettingsPanel } from './SettingsPanel';
-import { Stage, useStage } from './Stage';
-import { StopAtMenu } from './StopAtMenu';
-import { useRun } from './useRun';
-
-const SPEEDS = [0.1, 0.25, 0.5, 1, 2, 4];
+import { ShowMenu } from './ShowMenu';
+import { Transport } from './Transport';
+import { useDeviceShelf, type KeptTrial } from './trials';
+import { TrialsPanel } from './TrialsPanel';
+import { useBench } from './useBench';
+import { useProjector } from './useProjector';
+import { populationNames } from './populations';
 
 export default function OpenBench() {
   const { apparatus = '' } = useParams();
@@ -22,185 +27,98 @@ export default function OpenBench() {
   return m ? <Bench key={m.id} m={m} /> : <Navigate to="/catalogue" replace />;
 }
 
-/** The teacher's bench: one apparatus, live. */
+type Left = 'settings' | 'trials' | null;
+
+/** The teacher's bench: one apparatus, live; or two of it side by side. */
 function Bench({ m }: { m: Manifest }) {
-  const [settings, setSettings] = useState(() => initialSettings(m));
-  const live = useRun(m, settings);
-  const { run } = live;
-  const [trouble, setTrouble] = useState<string | undefined>();
-  const [readouts, setReadouts] = useState(() => m.channels.filter((c) => !c.account).slice(0, 3).map((c) => c.id));
-  const [bars, setBars] = useState(true);
-  const [layers, setLayers] = useState<ReadonlySet<string>>(NO_LAYERS);
-  const [graphed, setGraphed] = useState<string[]>([]);
+  const shelf = useDeviceShelf(useMe()?.userName ?? '', m.id);
+  const bench = useBench(m, shelf);
+  const { live } = bench;
+  const [shown, setShown] = useState<Shown>(() => ({
+    readouts: m.channels.filter((c) => !c.account).slice(0, 3).map((c) => c.id), bars: hasAccount(m), graphed: [], layers: [], histograms: m.distributions.slice(0, 1).map((d) => d.id),
+  }));
+  const show = (more: Partial<Shown>) => setShown((s) => ({ ...s, ...more }));
+  const [left, setLeft] = useState<Left>('settings');
+  const [side, setSide] = useState(0);
+  const [tool, setTool] = useState<Tool | null>(null);
+  const [behindTrial, setBehindTrial] = useState<KeptTrial | null>(null);
+  const [pictureOnly, setPictureOnly] = useState(false);
   const projector = useProjector();
-  const [settingsShown, setSettingsShown] = useState(true);
+  const instruments = useInstruments(m, bench.pictureOf(0), live.sides[0].run);
   // On the projector the apparatus has the room; settings come back at a press.
-  useEffect(() => setSettingsShown(!projector.on), [projector.on]);
-  const docked = readouts.length > 0 || bars || graphed.length > 0;
-  const begun = run.head() > 0;
-
-  const change = (id: string, value: SettingValue) => {
-    const next = { ...settings, [id]: value };
-    setSettings(next);
-    const setting = m.settings.find((s) => s.id === id)!;
-    if (begun && setting.live) {
-      setTrouble(live.act({ type: 'change', setting: id, value }));
-    } else {
-      setTrouble(undefined);
-      live.restart(next);
-    }
-  };
-
-  const frame = run.frame(m.views[0].id);
-  const picture = pictureOfRun(m, run.scene(), frame);
-  const Scene = sceneOf(m.id);
-  const values = run.channels();
-  const largest = accountLargest(m, run);
-  const chosen = m.channels.filter((c) => graphed.includes(c.id));
-  const units = [...new Set(chosen.map((c) => c.unit))];
-
-  const grab = (handle: string) => {
-    if (run.head() > 0) setTrouble(live.act({ type: 'grab', handle }));
-  };
-  const move = (handle: string, x: number, y: number) => {
-    const at = toMetres(picture, frame, x, y);
-    if (run.head() > 0) {
-      live.act({ type: 'move', ...at });
-    } else {
-      const next = { ...settings, ...placed(m.id, handle, at.x, at.y, settings) };
-      setSettings(next);
-      live.restart(next);
-    }
-  };
-  const letGo = () => {
-    if (run.head() > 0) live.act({ type: 'letGo' });
-  };
+  useEffect(() => setLeft(projector.on ? null : 'settings'), [projector.on]);
+  const two = live.sides.length > 1;
+  const at = Math.min(side, live.sides.length - 1);
+  const behind = useMemo(() => (behindTrial ? [replay(behindTrial.recipe, behindTrial.until)] : []), [behindTrial]);
+  const docked = !pictureOnly && (shown.readouts.length > 0 || (shown.bars && hasAccount(m)) || shown.graphed.length > 0);
+  const leftShown = pictureOnly ? null : left;
+  const layers = useMemo(() => new Set(shown.layers), [shown.layers]);
+  const layerItems = [...m.layers, ...(m.handles.length ? [{ id: HAND_PATH, name: `Path of the ${m.handles[0].name}` }] : [])];
+  const pressed = (on: boolean) => (on ? 'border-copper!' : '');
+  const bins = m.distributions.filter((d) => shown.histograms.includes(d.id));
+  const panel = (which: Exclude<Left, null>) => setLeft(left === which ? null : which);
+  const drawing = tool !== null;
+  const shapes = bench.shapes(at);
 
   return (
-    <main className="grid h-screen grid-rows-[3.25rem_minmax(0,1fr)_auto] bg-paper text-ink" style={{ gridTemplateColumns: `${settingsShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 25vw, 20rem)' : ''}` }}>
-      <header className="col-span-full flex items-center gap-3 border-b bg-sheet px-4">
+    <main className="grid h-screen bg-paper text-ink" style={{ gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto`, gridTemplateColumns: `${leftShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}` }}>
+      <header className={`col-span-full flex items-center gap-3 overflow-hidden border-b bg-sheet px-4 ${pictureOnly ? 'invisible' : ''}`}>
         <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50"><ArrowLeft size={18} /></Link>
-        <h1 className="text-lead font-bold">{m.name}</h1>
-        {!projector.on && <span className="text-soft">open bench</span>}
-        <div className="ml-auto flex gap-2">
-          <Button onClick={() => setSettingsShown(!settingsShown)} aria-pressed={settingsShown} className={settingsShown ? 'border-copper!' : ''}><SlidersHorizontal size={15} />Settings</Button>
-          <Button onClick={() => setBars(!bars)} aria-pressed={bars} className={bars ? 'border-copper!' : ''}><BarChart3 size={15} />Energy</Button>
-          {m.layers.length > 0 && <ShowMenu title="Show" items={m.layers} chosen={[...layers]} onChange={(l) => setLayers(new Set(l))} icon={<Layers size={15} />} />}
-          <ShowMenu title="Readouts" items={m.channels} chosen={readouts} onChange={setReadouts} icon={null} />
-          <ShowMenu title="Graph" items={m.channels} chosen={graphed} onChange={setGraphed} icon={<LineChart size={15} />} />
+        <h1 className="text-lead font-bold whitespace-nowrap">{m.name}</h1>
+        <div className="ml-auto flex gap-1.5">
+          <Button title="Settings" onClick={() => panel('settings')} aria-pressed={left === 'settings'} className={pressed(left === 'settings')}><SlidersHorizontal size={15} /><span className="max-xl:sr-only">Settings</span></Button>
+          <Button title="Trials" onClick={() => panel('trials')} aria-pressed={left === 'trials'} className={pressed(left === 'trials')}><History size={15} /><span className="max-xl:sr-only">Trials</span></Button>
+          <Button title="Side by side" onClick={() => live.sideBySide(!two)} aria-pressed={two} className={pressed(two)}><Columns2 size={15} /><span className="sr-only">Side by side</span></Button>
+          <Button title="Draw over the picture" onClick={() => { live.play(false); setTool(drawing ? null : 'force'); }} aria-pressed={drawing} className={pressed(drawing)}><PenLine size={15} /><span className="max-xl:sr-only">Draw</span></Button>
+          {hasAccount(m) && <Button title="Energy" onClick={() => show({ bars: !shown.bars })} aria-pressed={shown.bars} className={pressed(shown.bars)}><BarChart3 size={15} /><span className="max-xl:sr-only">Energy</span></Button>}
+          {layerItems.length > 0 && <ShowMenu title="Show" items={layerItems} chosen={shown.layers} onChange={(l) => show({ layers: l })} icon={<Layers size={15} />} />}
+          {m.distributions.length > 0 && <ShowMenu title="Histogram" items={m.distributions} chosen={shown.histograms} onChange={(histograms) => show({ histograms })} icon={<BarChart3 size={15} />} />}
+          <ShowMenu title="Readouts" items={m.channels} chosen={shown.readouts} onChange={(readouts) => show({ readouts })} icon={null} />
+          <ShowMenu title="Graph" items={m.channels} chosen={shown.graphed} onChange={(graphed) => show({ graphed })} icon={<LineChart size={15} />} />
+          <Button title="Picture only" onClick={() => setPictureOnly(true)}><Expand size={15} /><span className="sr-only">Picture only</span></Button>
           <Button onClick={projector.toggle} aria-pressed={projector.on}><Monitor size={15} />{projector.on ? 'Leave' : 'Projector'}</Button>
         </div>
       </header>
 
-      {settingsShown && (
-        <aside className="overflow-auto border-r bg-sheet p-4" aria-label="Settings">
-          <SettingsPanel m={m} values={settings} onChange={change} />
-          <Trouble error={trouble} />
+      {leftShown && (
+        <aside className="overflow-auto border-r bg-sheet p-4" aria-label={leftShown === 'settings' ? 'Settings' : 'Trials'}>
+          {leftShown === 'settings' ? (
+            <div className="flex flex-col gap-3">
+              {two && <Select label="Settings of bench" value={String(at)} onChange={(v) => setSide(Number(v))} options={[{ id: '0', name: 'A' }, { id: '1', name: 'B' }]} />}
+              <SettingsPanel m={m} values={live.sides[at].settings} onChange={(id, v) => bench.change(at, id, v)} />
+              <Trouble error={bench.trouble} />
+              {live.sides[at].seed !== undefined && m.distributions.length > 0 && <Button small onClick={() => bench.restart({ side: at, seed: live.sides[at].seed + 1 })}>Restart with new chance</Button>}
+            </div>
+          ) : (
+            <TrialsPanel m={m} shelf={shelf} current={bench.trialOf(0)} behind={behindTrial?.id ?? null} onOpen={bench.load} onRepeat={bench.repeat} onBehind={setBehindTrial} />
+          )}
         </aside>
       )}
 
-      <Stage picture={picture} label={`${m.name}, ${m.views[0].name.toLowerCase()}`}>
-        <Grid picture={picture} />
-        <Scene picture={picture} layers={layers} />
-        {m.handles.map((h) => <BenchHandle key={h.id} handle={h} picture={picture} onGrab={() => grab(h.id)} onMove={(x, y) => move(h.id, x, y)} onLetGo={letGo} />)}
-      </Stage>
-
-      {docked && <aside className="flex flex-col gap-2.5 overflow-auto border-l bg-sheet px-4 py-2" aria-label="Readings">
-        {readouts.length > 0 && <Readouts m={m} shown={readouts} values={values} />}
-        {bars && <EnergyBars m={m} values={values} largest={largest} />}
-        {units.map((u) => <ChannelGraph key={u} m={m} run={run} channels={chosen.filter((c) => c.unit === u)} />)}
-        {chosen.length === 0 && <p className="text-fine text-soft">Under Graph, choose what to plot against time. It shows the whole run, also what is already past.</p>}
-      </aside>}
-
-      <footer className="col-span-full flex items-center gap-3 border-t bg-sheet px-4 py-2.5" aria-label="Transport">
-        <Button kind="main" className="w-24" onClick={() => live.play(!live.playing)}>
-          {live.playing ? <><Pause size={16} />Pause</> : <><Play size={16} />Run</>}
-        </Button>
-        <IconButton label="Step one frame back" onClick={() => live.seek(run.time() - m.interval)} disabled={run.time() === 0}><StepBack size={16} /></IconButton>
-        <IconButton label="Step one frame forward" onClick={() => live.seek(run.time() + m.interval)}><StepForward size={16} /></IconButton>
-        <IconButton label="To the beginning of this run" onClick={() => live.seek(0)} disabled={run.time() === 0}><SkipBack size={16} /></IconButton>
-        <IconButton label="Restart with these settings" onClick={() => live.restart(settings)} disabled={!begun}><RotateCcw size={16} /></IconButton>
-        {m.acts.filter((a) => isShown(a.shownWhen, settings)).map((a) => <Button key={a.id} onClick={() => setTrouble(live.act({ type: 'perform', act: a.id }))}>{a.name}</Button>)}
-        <div className="flex min-w-40 flex-1 items-center gap-3">
-          <Slider label="Time line" className="flex-1" value={run.time()} min={0} max={Math.max(run.head(), 1e-6)} step={m.interval / 4} disabled={!begun} onChange={live.seek} valueText={`${printFixed(run.time(), 2)} s`} />
-          <output className="mono w-24 text-lead font-semibold whitespace-nowrap" data-testid="time">{printFixed(run.time(), 3)} s</output>
+      <section className="flex min-h-0 min-w-0 flex-col" aria-label="Bench">
+        {drawing && <DrawTools tool={tool} onTool={setTool} onUndo={() => bench.draw(at, shapes.slice(0, -1))} onClear={() => bench.draw(at, [])} empty={shapes.length === 0} />}
+        <div className="relative grid min-h-0 flex-1" style={{ gridTemplateColumns: two ? '1fr 1fr' : '1fr' }}>
+          {live.sides.map((_, i) => (
+            <BenchStage key={i} bench={bench} side={i} layers={layers} tool={live.playing ? null : tool} behind={i === 0 ? behind : []} label={two ? 'AB'[i] : undefined}>
+              {i === 0 ? (picture) => <InstrumentLayer state={instruments} picture={picture} content="bench-content-0" points={snapPoints(m, picture, instruments.markers, instruments.frame)} /> : undefined}
+            </BenchStage>
+          ))}
+          <Tray state={instruments} />
+          {leftShown !== 'settings' && bench.trouble && <div className="absolute bottom-2 left-2"><Trouble error={bench.trouble} /></div>}
         </div>
-        <Select label="Speed" value={String(live.speed)} onChange={(v) => live.setSpeed(Number(v))} options={SPEEDS.map((s) => ({ id: String(s), name: `${s}×` }))} />
-        <StopAtMenu m={m} onStopAt={live.stopAt} />
-        <span className="sr-only" role="status">{live.stopped ? `Stopped at ${printFixed(run.time(), 3)} s` : ''}</span>
-      </footer>
+        {bins.length > 0 && !pictureOnly && (
+          <div className="grid max-h-[46%] shrink-0 gap-x-4 overflow-auto border-t bg-sheet px-3 py-2" style={{ gridTemplateColumns: `repeat(${Math.max(bins.length, live.sides.length)}, minmax(0,1fr))` }}>
+            {bins.flatMap((d) => live.sides.map((s, i) => <HistogramPanel key={`${d.id}${i}`} m={m} run={s.run} distribution={d} names={populationNames(m, d, s.settings)} tagged={layers.has('tag')} />))}
+          </div>
+        )}
+      </section>
+
+      {docked && <Dock bench={bench} shown={shown} behind={behind} />}
+
+      <div className="col-span-full"><InstrumentStrip state={instruments} onGo={(f) => live.seek(instruments.seconds(f))} /></div>
+      <Transport bench={bench}>
+        {pictureOnly && <Button onClick={() => setPictureOnly(false)}><Shrink size={15} />All panels</Button>}
+      </Transport>
     </main>
   );
-}
-
-/** The largest part of the account so far, so that the bars keep one scale through the run. */
-function accountLargest(m: Manifest, run: { samples(i: number): Float64Array; sampleCount(): number }) {
-  let most = 0;
-  m.channels.forEach((c, i) => {
-    if (!c.account) return;
-    const samples = run.samples(i);
-    for (let k = 0; k < run.sampleCount(); k++) most = Math.max(most, Math.abs(samples[k]));
-  });
-  return most;
-}
-
-function ShowMenu({ title, items, chosen, onChange, icon }: { title: string; items: { id: string; name: string }[]; chosen: string[]; onChange: (c: string[]) => void; icon: React.ReactNode }) {
-  return (
-    <Popover.Root>
-      <Popover.Trigger asChild><Button>{icon}{title}</Button></Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content sideOffset={6} align="end" className="z-40 flex flex-col gap-1 rounded-house border bg-sheet p-3 text-ink">
-          {items.map((c) => (
-            <label key={c.id} className="flex items-center gap-2">
-              <input type="checkbox" className="h-4 w-4 accent-(--copper)" checked={chosen.includes(c.id)} onChange={(e) => onChange(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))} />
-              {c.name}
-            </label>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
-  );
-}
-
-/** Squares of a round size, named in the corner. */
-function Grid({ picture }: { picture: { width: number; height: number; scale: number } }) {
-  const { pixel } = useStage();
-  const metres = [1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01].find((s) => picture.height / (s * picture.scale) >= 6) ?? 0.01;
-  const step = metres * picture.scale;
-  const lines = [];
-  for (let x = -4 * step; x < picture.width + 4 * step; x += step) lines.push(`M${x} ${-4 * step}V${picture.height + 4 * step}`);
-  for (let y = -4 * step; y < picture.height + 4 * step; y += step) lines.push(`M${-4 * step} ${y}H${picture.width + 4 * step}`);
-  return (
-    <g>
-      <path d={lines.join('')} stroke="var(--line)" strokeWidth="1" vectorEffect="non-scaling-stroke" opacity="0.7" />
-      <text x={8 / pixel} y={picture.height - 10 / pixel} fontSize={13 / pixel} fill="var(--soft)">one square is {metres >= 1 ? `${metres} m` : `${Math.round(metres * 100)} cm`}</text>
-    </g>
-  );
-}
-
-/** Dark theme, larger type, full screen; leaving full screen leaves it. */
-function useProjector() {
-  const [on, setOn] = useState(false);
-  useEffect(() => {
-    const left = () => { if (!document.fullscreenElement) setOn(false); };
-    document.addEventListener('fullscreenchange', left);
-    return () => document.removeEventListener('fullscreenchange', left);
-  }, []);
-  useEffect(() => {
-    // Menus and dialogs hang outside the bench, and rem is the root's: the theme goes there too.
-    if (on) document.documentElement.dataset.theme = 'projector';
-    else delete document.documentElement.dataset.theme;
-    return () => { delete document.documentElement.dataset.theme; };
-  }, [on]);
-  const toggle = () => {
-    if (on) {
-      setOn(false);
-      if (document.fullscreenElement) void document.exitFullscreen();
-    } else {
-      setOn(true);
-      // Where full screen isn't allowed, the larger dark view still serves.
-      document.documentElement.requestFullscreen?.().catch(() => undefined);
-    }
-  };
-  return { on, toggle };
 }

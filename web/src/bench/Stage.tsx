@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
-import { createContext, useContext, useEffect, useRef, useState, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useLayoutEffect, useRef, useState, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
 import { IconButton } from '../ui';
 import type { Picture } from '../scenes/picture';
 
@@ -17,8 +17,11 @@ export const useStage = () => useContext(StageContext);
 const ZOOMS = [1, 1.5, 2, 3, 4, 6, 8, 12, 16, 24];
 
 /** Where the picture hangs: fits it in, zooms into it, moves it about. What lies on it zooms with it. */
-export function Stage({ picture, children, label, className }: { picture: Picture; children: ReactNode; label: string; className?: string }) {
+export function Stage({ picture, children, label, className, under }: {
+  picture: Picture; children: ReactNode; label: string; className?: string; under?: (ctx: CanvasRenderingContext2D, pixel: number) => void;
+}) {
   const svg = useRef<SVGSVGElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
   const [size, setSize] = useState({ w: 800, h: 500 });
   const [zoom, setZoom] = useState(1);
   const [centre, setCentre] = useState<{ x: number; y: number } | null>(null);
@@ -63,8 +66,24 @@ export function Stage({ picture, children, label, className }: { picture: Pictur
     drag.current = { x: e.clientX, y: e.clientY };
   };
 
+  useLayoutEffect(() => {
+    if (!under || !canvas.current) return;
+    const ratio = window.devicePixelRatio || 1;
+    const c = canvas.current;
+    const [cw, ch] = [Math.round(size.w * ratio), Math.round(size.h * ratio)];
+    if (c.width !== cw || c.height !== ch) { c.width = cw; c.height = ch; }
+    const ctx = c.getContext('2d');
+    if (!ctx) return;
+    ctx.setTransform(1, 0, 0, 1, 0, 0);
+    ctx.clearRect(0, 0, cw, ch);
+    const k = pixel * ratio;
+    ctx.setTransform(k, 0, 0, k, -view.left * k, -view.top * k);
+    under(ctx, pixel);
+  });
+
   return (
     <div className={clsx('relative min-h-0 min-w-0 overflow-hidden bg-stage', className)}>
+      {under && <canvas ref={canvas} className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden />}
       <svg
         ref={svg}
         className={clsx('absolute inset-0 h-full w-full touch-none', zoom > 1 && 'cursor-grab')}

@@ -1,11 +1,11 @@
 import { Flag } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { printShort, type Manifest, type StopAt } from '../core';
 import { useState } from 'react';
-import type { Manifest, StopAt } from '../core';
 import { Button, inputClass } from '../ui';
 
 /** Where to pause by itself: an event of the manifest, its nth time, a time, or a channel's value. */
-export function StopAtMenu({ m, onStopAt }: { m: Manifest; onStopAt: (s: StopAt) => string | undefined }) {
+export function StopAtMenu({ m, onStopAt, begun }: { m: Manifest; onStopAt: (s: StopAt, backwards: boolean) => string | undefined; begun: boolean }) {
   const [open, setOpen] = useState(false);
   const [kind, setKind] = useState(`event:${m.events[0]?.id ?? ''}`);
   const [value, setValue] = useState('1');
@@ -14,20 +14,22 @@ export function StopAtMenu({ m, onStopAt }: { m: Manifest; onStopAt: (s: StopAt)
   const channel = m.channels.find((c) => c.id === id);
   const choose = (next: string) => {
     setKind(next);
-    setValue(next.startsWith('event') ? '1' : next.startsWith('time') ? '2' : '0');
+    setValue(next.startsWith('event') ? '1' : next.startsWith('time') ? printShort(2 * m.speed * m.timePerSi) : '0');
     setError(undefined);
   };
-  const go = () => {
+  const longest = 3600 * m.speed * m.timePerSi;
+  const go = (backwards: boolean) => {
     const number = Number(value.replace(',', '.').replace('−', '-'));
     if (!Number.isFinite(number) || value.trim() === '') {
       setError('Type a number');
     } else if (type === 'event' && !(Number.isInteger(number) && number >= 1 && number <= 1000)) {
-      setError('Which time: a whole number from 1 to 1000');
-    } else if (type === 'time' && !(number > 0 && number <= 3600)) {
-      setError('A time from 0 to 3600 s');
+      setError('Which one: a whole number from 1 to 1000');
+    } else if (type === 'time' && !(number > 0 && number <= longest)) {
+      setError(`A time from 0 to ${printShort(longest)} ${m.timeUnit}`);
     } else {
       const problem = onStopAt(
         type === 'event' ? { type, event: id, count: number } : type === 'time' ? { type, time: number } : { type: 'crossing', channel: id, value: number },
+        backwards,
       );
       setError(problem);
       if (!problem) setOpen(false);
@@ -38,7 +40,7 @@ export function StopAtMenu({ m, onStopAt }: { m: Manifest; onStopAt: (s: StopAt)
       <Popover.Trigger asChild><Button><Flag size={15} />Stop at …</Button></Popover.Trigger>
       <Popover.Portal>
         <Popover.Content side="top" sideOffset={8} className="z-40 flex w-76 flex-col gap-3 rounded-house border bg-sheet p-4 text-ink">
-          <label className="flex flex-col gap-1 text-fine">Run on and stop exactly at
+          <label className="flex flex-col gap-1 text-fine">Stop exactly at
             <select className={inputClass} value={kind} onChange={(e) => choose(e.target.value)}>
               {m.events.map((e) => <option key={e.id} value={`event:${e.id}`}>{e.name}</option>)}
               <option value="time:t">a time</option>
@@ -46,12 +48,15 @@ export function StopAtMenu({ m, onStopAt }: { m: Manifest; onStopAt: (s: StopAt)
             </select>
           </label>
           <label className="flex items-center gap-2 text-fine">
-            {type === 'event' ? 'Which time, counted from now' : type === 'time' ? 't =' : `${channel?.symbol} =`}
-            <input className={`${inputClass} mono w-24`} value={value} onChange={(e) => setValue(e.target.value)} onKeyDown={(e) => { if (e.key === 'Enter') go(); }} aria-label="Value to stop at" />
-            {type === 'time' ? 's' : channel?.unit}
+            {type === 'event' ? 'Which one, counted from now' : type === 'time' ? 't =' : `${channel?.symbol} =`}
+            <input className={`${inputClass} mono w-24`} value={value} onChange={(e) => setValue(e.target.value)} onKeyDown={(e) => { if (e.key === 'Enter') go(false); }} aria-label="Value to stop at" />
+            {type === 'time' ? m.timeUnit : channel?.unit}
           </label>
           {error && <p role="alert" className="text-fine text-copper">{error}</p>}
-          <Button kind="main" onClick={go}>Run to there</Button>
+          <div className="flex gap-2">
+            <Button onClick={() => go(true)} disabled={!begun}>Back to there</Button>
+            <Button kind="main" className="flex-1" onClick={() => go(false)}>Run to there</Button>
+          </div>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

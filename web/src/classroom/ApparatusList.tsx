@@ -25,10 +25,10 @@ export default function ApparatusList() {
 function Thumbnail({ m }: { m: Manifest }) {
   const run = openRun(m.id, initialSettings(m), 1);
   const picture = pictureOfRun(m, run.scene(), run.frame(m.views[0].id));
-  const Scene = sceneOf(m.id);
+  const { Drawing } = sceneOf(m.id);
   return (
     <svg viewBox={`0 0 ${picture.width} ${picture.height}`} preserveAspectRatio="xMidYMid slice" className="w-44 bg-stage" role="img" aria-label={m.name}>
-      <Scene picture={picture} layers={NO_LAYERS} />
+      <Drawing picture={picture} layers={NO_LAYERS} />
     </svg>
   );
 }

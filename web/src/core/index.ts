@@ -17,15 +17,22 @@ export interface Channel {
   id: string; symbol: string; name: string; unit: string; typicalMin: number; typicalMax: number; figures: number;
   perSi: number; account?: 'kinetic' | 'potential' | 'elastic' | 'thermal' | 'total';
 }
+export interface Distribution {
+  id: string; symbol: string; name: string; unit: string; typicalMax: number; populations: string[]; marks: string[]; perSi: number;
+}
 export interface SceneField { id: string; kind: 'x' | 'y' | 'length' | 'flag'; filmed: boolean }
 export interface Handle { id: string; name: string; xField: string; yField: string; radiusField: string }
 export interface Manifest {
   id: string; modelVersion: number; name: string; summary: string; topics: string[]; interval: number; speed: number;
-  settings: Setting[]; channels: Channel[]; events: { id: string; name: string }[]; views: { id: string; name: string }[];
-  scene: SceneField[]; handles: Handle[]; acts: { id: string; name: string; shownWhen: string }[]; layers: { id: string; name: string }[]; instruments: string[]; slips: string[];
+  timeUnit: string; timePerSi: number; settings: Setting[]; channels: Channel[]; distributions: Distribution[]; events: { id: string; name: string }[]; views: { id: string; name: string }[];
+  scene: SceneField[]; handles: Handle[]; acts: { id: string; name: string; shownWhen: string }[]; layers: { id: string; name: string; trail: string[] }[]; instruments: string[]; slips: string[];
 }
 export interface Instrument {
-  id: string; name: string; shape: 'straight' | 'angular' | 'clock'; unit: string; span: number; division: number; numbered: number;
+  id: string; name: string; shape: 'straight' | 'tape' | 'angular' | 'markers' | 'lens' | 'clock' | 'gate' | 'gauge'; unit: string; span: number; division: number; numbered: number;
+  /** What a gauge shows. */
+  channel: string;
+  /** Metres for each unit of a straight scale. */
+  metres: number;
 }
 export type Action =
   | { type: 'change'; setting: string; value: SettingValue }
@@ -35,9 +42,14 @@ export type StopAt =
   | { type: 'time'; time: number } | { type: 'event'; event: string; count: number }
   | { type: 'crossing'; channel: string; value: number };
 export interface Failure { error: string }
-export type Run = Omit<RunDoor, 'act' | 'stopAt' | 'recipe'> & {
+export type Run = Omit<RunDoor, 'act' | 'stopAt' | 'back' | 'recipe'> & {
   act(action: Action): Partial<Failure>; stopAt(condition: StopAt): Partial<Failure>; recipe(): Recipe;
+  back(condition: StopAt): { found: boolean } | Failure;
 };
+/** A histogram as the core counts it, in SI. */
+export interface Counted {
+  n: number; followed: number; shareAbove: number; marks: Float64Array; curve: Float64Array; counts: Float64Array;
+}
 export interface Recipe {
   apparatus: string; modelVersion: number; settings: SettingValues; seed: number;
   actions: { time: number; action: Action }[];
@@ -82,6 +94,14 @@ export function openRun(apparatus: string, settings: SettingValues, seed: number
 export function replay(recipe: Recipe, until: number) {
   return door.replay(recipe, until) as Run;
 }
+export function countUp(run: Run, d: Distribution, index: number, population: number, width: number, bins: number, limit: number): Counted {
+  const a = run.histogram(index, population, width, bins, limit);
+  const marks = 3 + d.marks.length;
+  return {
+    n: a[0], followed: a[1], shareAbove: a[2], marks: a.subarray(3, marks), curve: a.subarray(marks, marks + bins + 1),
+    counts: a.subarray(marks + bins + 1),
+  };
+}
 export function workOut(table: TableSpec) {
   return (door.table(table) as { columns: ColumnResult[] }).columns;
 }
@@ -90,6 +110,20 @@ export function fitLine(table: TableSpec, x: string, y: string) {
 }
 export function readUnit(text: string) {
   return door.readUnit(text) as { symbol: string; nice: string } | Failure;
+}
+/** How far a value read with some instruments may be off, in a column's unit; undefined where none measures that. */
+export function uncertaintyOf(lying: string[], columnUnit: string) {
+  const answer = door.uncertainty(lying.join(' '), columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;
+  return 'text' in answer && answer.text ? { instrument: answer.instrument!, name: answer.name!, text: answer.text } : undefined;
+}
+/** What an instrument shows, and how that is written in a column's unit. */
+export function shownBy(instrument: string, si: number, columnUnit: string) {
+  return door.shown(instrument, si, columnUnit) as { text: string; unit: string; typed: string } | Failure;
+}
+/** Passages of a path through a beam by a time, and the last whole period. */
+export function lightGate(path: { values: Float64Array; n: number; interval: number }, beam: { x1: number; y1: number; x2: number; y2: number }, time: number) {
+  const [passages, period] = door.lightGate(path.values, path.n, path.interval, beam.x1, beam.y1, beam.x2, beam.y2, time);
+  return { passages, period };
 }
 export const printFixed = door.printFixed;
 export const printShort = door.printShort;

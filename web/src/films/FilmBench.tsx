@@ -1,34 +1,47 @@
-import { Clapperboard, Pause, Play, Ruler as RulerIcon, Timer } from 'lucide-react';
+import { Clapperboard, Pause, Play } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Stage } from '../bench/Stage';
-import { instruments, manifest, printFixed, type Instrument } from '../core';
-import { freshPlacing, type Placing } from '../instruments/placing';
-import { Protractor } from '../instruments/Protractor';
-import { Ruler } from '../instruments/Ruler';
+import { instruments, manifest, printFixed } from '../core';
+import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
+import { InstrumentStrip } from '../instruments/InstrumentStrip';
+import type { Marker, Placing } from '../instruments/placing';
+import { snapPoints } from '../instruments/snap';
+import type { InstrumentState } from '../instruments/useInstruments';
 import { sceneOf } from '../scenes';
 import { NO_LAYERS } from '../scenes/picture';
-import { Button, IconButton, Select, Slider } from '../ui';
+import { IconButton, Select, Slider } from '../ui';
 import type { Film } from './film';
 
-const SPEEDS: [string, number][] = [['1/16', 1 / 16], ['1/8', 1 / 8], ['1/4', 1 / 4], ['1/2', 1 / 2], ['1', 1], ['2', 2], ['4', 4]];
+const SPEEDS: [string, number][] = [['1/32', 1 / 32], ['1/16', 1 / 16], ['1/8', 1 / 8], ['1/4', 1 / 4], ['1/2', 1 / 2], ['1', 1], ['2', 2], ['4', 4], ['8', 8]];
 
 interface Props {
   apparatus: string;
   film: Film;
   view: string;
+  /** All views of the recording; they run in step. */
+  views: string[];
+  onView: (view: string) => void;
   title: string;
   frame: number;
   onFrame: (frame: number) => void;
   placing: Placing;
   onPlacing: (p: Placing) => void;
+  markers: Marker[];
+  onMarkers: (m: Marker[]) => void;
+  tray: string[];
+  readOnly: boolean;
+  /** Puts what a display shows into the selected cell. */
+  onTake?: (instrument: string, state: InstrumentState) => void;
+  /** Told the instruments' state, so that a cell can take a display by a key. */
+  onState?: (s: InstrumentState) => void;
   /** Said over the picture, such as how a reading was made. */
   note?: ReactNode;
 }
 
 /** A recording on the bench: player, instruments, and nothing that gives a value away. */
-export function FilmBench({ apparatus, view, film, title, frame, onFrame, placing, onPlacing, note }: Props) {
+export function FilmBench({ apparatus, view, views, onView, film, title, frame, onFrame, placing, onPlacing, markers, onMarkers, tray, readOnly, onTake, onState, note }: Props) {
   const m = manifest(apparatus)!;
-  const Scene = sceneOf(apparatus);
+  const { Drawing } = sceneOf(apparatus);
   const picture = film.picture(frame, m);
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState('1/4');
@@ -54,30 +67,31 @@ export function FilmBench({ apparatus, view, film, title, frame, onFrame, placin
     setPlaying(false);
     onFrame(Math.max(0, Math.min(film.last, to)));
   };
-  const tray = instruments.filter((i) => m.instruments.includes(i.id));
-  const toggle = (i: Instrument) => {
-    const key = i.id as keyof Placing;
-    onPlacing(placing[key] ? { ...placing, [key]: undefined } : { ...placing, ...freshPlacing(i.id, picture, frame) });
+  const state: InstrumentState = {
+    tray: instruments.filter((i) => tray.includes(i.id)), picture, placing, setPlacing: onPlacing, markers, setMarkers: onMarkers, frame, seconds: (f) => film.time(f), readOnly,
+    path: m.handles.length ? () => film.path(m.handles[0]) : undefined,
   };
-  const rule = instruments.find((i) => i.id === 'ruler')!;
+  const tell = useRef(onState);
+  tell.current = onState;
+  useEffect(() => tell.current?.(state));
+  const name = m.views.find((v) => v.id === view)?.name;
   return (
     <section className="flex h-full min-h-0 flex-col" aria-label="Recording">
       <div className="relative flex min-h-0 flex-1">
-        <Stage picture={picture} label={`Recording: ${title}`} className="flex-1">
-          <Scene picture={picture} layers={NO_LAYERS} />
-          {placing.protractor && <Protractor place={placing.protractor} onMove={(protractor) => onPlacing({ ...placing, protractor })} />}
-          {placing.ruler && <Ruler instrument={rule} scale={picture.scale} place={placing.ruler} onMove={(ruler) => onPlacing({ ...placing, ruler })} />}
+        <Stage picture={picture} label={`Recording: ${title}, ${name}`} className="flex-1">
+          <g id="film-content"><Drawing picture={picture} layers={NO_LAYERS} view={view} /></g>
+          <InstrumentLayer state={state} picture={picture} content="film-content" points={snapPoints(m, picture, markers, frame)} />
         </Stage>
-        <p className="pointer-events-none absolute top-2 left-2 rounded-house border bg-sheet/90 px-2.5 py-1 text-fine">{m.views.find((v) => v.id === view)?.name}, {film.header.rate} frames/s</p>
+        <div className="absolute top-2 left-2 flex items-center gap-2">
+          {views.length > 1 ? (
+            <div role="group" aria-label="View" className="flex rounded-house border bg-sheet/95">
+              {views.map((v) => <button key={v} type="button" aria-pressed={v === view} onClick={() => onView(v)} className="rounded-house px-2.5 py-1 text-fine aria-pressed:bg-copper aria-pressed:text-on-copper">{m.views.find((x) => x.id === v)?.name}</button>)}
+            </div>
+          ) : <p className="pointer-events-none rounded-house border bg-sheet/90 px-2.5 py-1 text-fine">{name}</p>}
+          <p className="pointer-events-none rounded-house border bg-sheet/90 px-2.5 py-1 text-fine">{film.header.rate} frames/s</p>
+        </div>
         {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
-        <fieldset className="absolute top-2 right-2 flex flex-col gap-1 rounded-house border bg-sheet/95 p-2">
-          <legend className="sr-only">Instrument tray</legend>
-          {tray.map((i) => (
-            <button key={i.id} type="button" aria-pressed={!!placing[i.id as keyof Placing]} onClick={() => toggle(i)} className="flex items-center gap-2 rounded-house px-2 py-1 text-left hover:bg-line/50 aria-pressed:font-semibold aria-pressed:text-copper">
-              <InstrumentIcon shape={i.shape} />{i.name}
-            </button>
-          ))}
-        </fieldset>
+        <Tray state={state} />
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-y bg-sheet px-3 py-1.5">
         <IconButton label={playing ? 'Pause' : 'Play'} onClick={() => setPlaying(!playing)} className="border-ink! bg-ink! text-paper!" disabled={frame >= film.last}>{playing ? <Pause size={16} /> : <Play size={16} />}</IconButton>
@@ -88,24 +102,11 @@ export function FilmBench({ apparatus, view, film, title, frame, onFrame, placin
         <Slider label="Film" className="min-w-24 flex-1" value={frame} min={0} max={film.last} step={1} onChange={go} valueText={`frame ${frame}`} />
         <FrameBox frame={frame} last={film.last} onGo={go} />
         <output className="mono w-18 text-right text-fine" data-testid="film-time">{printFixed(film.time(frame), 3)} s</output>
-        <Select label="Speed" hideLabel value={speed} onChange={setSpeed} options={SPEEDS.map(([name]) => ({ id: name, name: `${name}×` }))} />
-        {placing.stopwatch && (
-          <span className="flex items-center gap-2 rounded-house border border-copper px-2 py-0.5 text-copper" data-instrument="stopwatch">
-            <Timer size={15} aria-hidden />
-            <output className="mono font-semibold" aria-label="Stopwatch">{printFixed(film.time(frame - placing.stopwatch.zero), 2)} s</output>
-            <Button small onClick={() => onPlacing({ ...placing, stopwatch: { zero: frame } })}>Zero here</Button>
-            <span className="text-fine text-soft">zero: frame {placing.stopwatch.zero}</span>
-          </span>
-        )}
+        <Select label="Speed" hideLabel value={speed} onChange={setSpeed} options={SPEEDS.map(([n]) => ({ id: n, name: `${n}×` }))} />
       </div>
+      <InstrumentStrip state={state} onGo={go} onTake={onTake && ((id) => onTake(id, state))} />
     </section>
   );
-}
-
-function InstrumentIcon({ shape }: { shape: Instrument['shape'] }) {
-  if (shape === 'straight') return <RulerIcon size={16} aria-hidden />;
-  if (shape === 'clock') return <Timer size={16} aria-hidden />;
-  return <svg width="16" height="16" viewBox="0 0 16 16" fill="none" stroke="currentColor" strokeWidth="1.4" aria-hidden><path d="M1.500 4.500a6.500 6.500 0 0 0 13 0ZM8 4.500v6" /></svg>;
 }
 
 function FrameBox({ frame, last, onGo }: { frame: number; last: number; onGo: (f: number) => void }) {

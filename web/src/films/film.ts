@@ -1,4 +1,5 @@
-import type { Manifest } from '../core';
+import type { Handle, Manifest } from '../core';
+import type { Path } from '../instruments/useInstruments';
 import type { Picture } from '../scenes/picture';
 
 interface Header {
@@ -31,6 +32,19 @@ export class Film {
     };
   }
 
+  /** The path of a part through the whole film, in picture elements. */
+  path(handle: Handle): Path {
+    const { moving, still, frames, fineness, rate } = this.header;
+    const x = moving.indexOf(handle.xField);
+    const y = moving.indexOf(handle.yField);
+    const values = new Float64Array(2 * frames);
+    for (let f = 0; f < frames; f++) {
+      values[2 * f] = (x < 0 ? still[handle.xField] : this.body[f * moving.length + x]) / fineness;
+      values[2 * f + 1] = (y < 0 ? still[handle.yField] : this.body[f * moving.length + y]) / fineness;
+    }
+    return { values, n: frames, interval: 1 / rate };
+  }
+
   /** Film time of a frame in seconds. */
   time(frame: number) {
     return frame / this.header.rate;
@@ -41,8 +55,8 @@ export class Film {
   }
 }
 
-export async function fetchFilm(trial: string): Promise<Film> {
-  const answer = await fetch(`/api/trials/${trial}/film`);
+export async function fetchFilm(trial: string, view: string): Promise<Film> {
+  const answer = await fetch(`/api/trials/${trial}/film?view=${encodeURIComponent(view)}`);
   if (!answer.ok) throw new Error('The recording could not be fetched. Try again.');
   return Film.read(await answer.arrayBuffer());
 }

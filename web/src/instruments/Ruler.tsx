@@ -1,50 +1,51 @@
 import { useMemo } from 'react';
 import { arrowStep, useStage, useStageDrag } from '../bench/Stage';
 import type { Instrument } from '../core';
+import type { Straight } from './placing';
 
 /** Narrowest gap in screen pixels at which two marks are still told apart. */
 const TELLABLE = 2.5;
-const UNITS_PER_MM = 1 / 1000;
-
-interface Place { x: number; y: number; angle: number }
 
 /**
  * A rule true to scale in the picture. Its zero can be laid anywhere; the far end turns it. It shows
  * marks, never a value: reading is the student's. Marks too fine for the zoom are left out until they
  * can be told apart.
  */
-export function Ruler({ instrument, scale, place, onMove }: { instrument: Instrument; scale: number; place: Place; onMove?: (p: Place) => void }) {
+export function Ruler({ instrument, scale, place, onMove, onDropped }: { instrument: Instrument; scale: number; place: Straight; onMove?: (p: Straight) => void; onDropped?: () => void }) {
   const { pixel } = useStage();
-  const mm = scale * UNITS_PER_MM;
-  const length = instrument.span * mm;
+  const unit = scale * instrument.metres;
+  const length = instrument.span * unit;
   const width = 44 / pixel;
-  const finest = [1, 5, 10, 50, 100].find((d) => d * mm * pixel >= TELLABLE) ?? 100;
-  const named = [10, 50, 100, 200].find((d) => d * mm * pixel >= 30) ?? 500;
+  const own = place.division ?? 1;
+  const finest = [1, 2, 5, 10, 50, 100].find((d) => d >= own && d % own === 0 && d * unit * pixel >= TELLABLE) ?? 100;
+  const named = [10, 50, 100, 200].find((d) => d * unit * pixel >= 30) ?? 500;
+  // A rule graduated in millimetres is numbered in centimetres, as every real one is.
+  const [perNumber, numberUnit] = instrument.unit === 'mm' ? [10, 'cm'] : [1, instrument.unit];
   const { marks, names } = useMemo(() => {
     let d = '';
     const labels: number[] = [];
     for (let i = 0; i <= instrument.span; i += finest) {
       const tall = i % 10 === 0 ? 0.34 : i % 5 === 0 ? 0.25 : 0.17;
-      d += `M${i * mm} 0v${width * tall}`;
+      d += `M${i * unit} 0v${width * tall}`;
       if (i % named === 0) labels.push(i);
     }
     return { marks: d, names: labels };
-  }, [instrument.span, finest, named, mm, width]);
+  }, [instrument.span, finest, named, unit, width]);
 
-  const slide = useStageDrag((to, from) => onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }));
+  const slide = useStageDrag((to, from) => onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }), { end: onDropped });
   const turn = useStageDrag((to) => onMove?.({ ...place, angle: (Math.atan2(to.y - place.y, to.x - place.x) * 180) / Math.PI }));
   const keys = (e: React.KeyboardEvent) => {
     const step = arrowStep(e, 10 / pixel, 1 / pixel);
     const spin = e.key === '[' ? -1 : e.key === ']' ? 1 : e.key === '{' ? -0.1 : e.key === '}' ? 0.1 : 0;
     if (!step && !spin) return;
     e.preventDefault();
-    onMove?.({ x: place.x + (step?.x ?? 0), y: place.y + (step?.y ?? 0), angle: place.angle + spin });
+    onMove?.({ ...place, x: place.x + (step?.x ?? 0), y: place.y + (step?.y ?? 0), angle: place.angle + spin });
   };
   // Text stays upright enough to read when the rule is turned over.
   const over = Math.abs(((place.angle % 360) + 540) % 360 - 180) > 90;
   const grip = Math.min(length, 170 / pixel);
   return (
-    <g transform={`translate(${place.x} ${place.y}) rotate(${place.angle})`} data-instrument="ruler">
+    <g transform={`translate(${place.x} ${place.y}) rotate(${place.angle})`} data-instrument={instrument.id}>
       <g
         tabIndex={onMove ? 0 : undefined} role="button" onKeyDown={keys} className="cursor-move"
         aria-label="Ruler. Drag it; arrow keys move it, with Shift finely; [ and ] turn it, with Shift finely" {...slide}
@@ -53,13 +54,13 @@ export function Ruler({ instrument, scale, place, onMove }: { instrument: Instru
         <path d={marks} stroke="var(--copper)" strokeWidth={0.8 / pixel} />
         {names.map((i) => (
           <text
-            key={i} x={i * mm} y={width * 0.66} fontSize={12 / pixel} className="mono select-none" fill="var(--copper)" textAnchor="middle"
-            transform={over ? `rotate(180 ${i * mm} ${width * 0.6})` : undefined}
+            key={i} x={i * unit} y={width * 0.66} fontSize={12 / pixel} className="mono select-none" fill="var(--copper)" textAnchor="middle"
+            transform={over ? `rotate(180 ${i * unit} ${width * 0.6})` : undefined}
           >
-            {i / 10}
+            {i / perNumber}
           </text>
         ))}
-        <text x={6 / pixel} y={width * 0.93} fontSize={9.5 / pixel} fill="var(--copper)" className="select-none">cm{finest > 1 ? ' · zoom in for millimetres' : ''}</text>
+        <text x={6 / pixel} y={width * 0.93} fontSize={9.5 / pixel} fill="var(--copper)" className="select-none">{numberUnit}{finest > own ? ` · zoom in for marks of ${own} ${instrument.unit}` : ''}</text>
         <path d={`M0 ${-7 / pixel}V0`} stroke="var(--copper)" strokeWidth={2 / pixel} />
       </g>
       {onMove && (

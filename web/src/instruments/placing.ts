@@ -1,13 +1,42 @@
-/** Where instruments lie, in picture elements of the film, so that a reading can be shown again. */
+/** Where instruments lie, in picture elements, so that a reading can be shown again. Keys are their ids. */
 export interface Placing {
-  ruler?: { x: number; y: number; angle: number };
+  ruler?: Straight;
+  'fine-ruler'?: Straight;
+  tape?: Ends;
   protractor?: { x: number; y: number; radius: number; angle: number };
-  stopwatch?: { zero: number };
+  magnifier?: { x: number; y: number };
+  'beam-timer'?: Ends;
+  markers?: object;
+  /** Zero and laps in frames. */
+  stopwatch?: { zero: number; laps?: number[]; cycles?: number };
+  'pressure-gauge'?: object;
+  thermometer?: object;
 }
+/** The zero's place, the direction in degrees, and the division it is graduated in. */
+export interface Straight { x: number; y: number; angle: number; division?: number }
+export interface Ends { x1: number; y1: number; x2: number; y2: number }
+export type InstrumentId = keyof Placing;
 
 /** Where an instrument lies when it is taken from the tray. */
-export function freshPlacing(id: string, picture: { width: number; height: number }, frame: number): Placing {
-  if (id === 'ruler') return { ruler: { x: picture.width * 0.2, y: picture.height * 0.25, angle: 0 } };
-  if (id === 'protractor') return { protractor: { x: picture.width * 0.5, y: picture.height * 0.45, radius: picture.height * 0.28, angle: 0 } };
-  return { stopwatch: { zero: frame } };
+export function freshPlacing(id: string, { width: w, height: h }: { width: number; height: number }, frame: number): Placing {
+  switch (id) {
+    case 'ruler':
+    case 'fine-ruler':
+      return { [id]: { x: w * 0.2, y: h * 0.25, angle: 0 } };
+    case 'tape':
+      return { tape: { x1: w * 0.1, y1: h * 0.6, x2: w * 0.6, y2: h * 0.6 } };
+    case 'protractor':
+      return { protractor: { x: w * 0.5, y: h * 0.45, radius: h * 0.28, angle: 0 } };
+    case 'magnifier':
+      return { magnifier: { x: w * 0.5, y: h * 0.4 } };
+    case 'beam-timer':
+      return { 'beam-timer': { x1: w * 0.42, y1: h * 0.75, x2: w * 0.58, y2: h * 0.75 } };
+    case 'stopwatch':
+      return { stopwatch: { zero: frame, laps: [], cycles: 0 } };
+    default:
+      return { [id]: {} };
+  }
 }
+
+/** A mark that was set on one frame. */
+export interface Marker { frame: number; x: number; y: number }

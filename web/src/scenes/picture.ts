@@ -8,12 +8,19 @@ export interface Picture {
   scale: number;
   /** A scene field by its id, in picture elements; flags 0 or 1. */
   get(field: string): number;
+  /** Bodies too many to name, for canvas: x, y and kind of each; places in metres, seen through the frame. */
+  crowd?: { values: Float64Array; count: number; left: number; top: number };
 }
+
+/** Draws a crowd on a canvas that stands in picture elements; `pixel` is screen pixels for each of them. */
+export type Paint = (ctx: CanvasRenderingContext2D, picture: Picture, layers: ReadonlySet<string>, pixel: number) => void;
 
 export interface SceneProps {
   picture: Picture;
   /** Ids of the manifest's layers to be drawn; none in a film. */
   layers: ReadonlySet<string>;
+  /** Id of the view, where an apparatus has several. */
+  view?: string;
 }
 
 export const NO_LAYERS: ReadonlySet<string> = new Set();
@@ -21,13 +28,14 @@ export const NO_LAYERS: ReadonlySet<string> = new Set();
 const LONGER_SIDE = 1000;
 
 /** A run's scene now, seen through a frame (left, bottom, width, height in metres). */
-export function pictureOfRun(m: Manifest, scene: Float64Array, frame: Float64Array): Picture {
+export function pictureOfRun(m: Manifest, scene: Float64Array, frame: Float64Array, crowd?: { values: Float64Array; count: number }): Picture {
   const scale = LONGER_SIDE / Math.max(frame[2], frame[3]);
   const index = new Map(m.scene.map((f, i) => [f.id, i]));
   return {
     width: frame[2] * scale,
     height: frame[3] * scale,
     scale,
+    crowd: crowd && { ...crowd, left: frame[0], top: frame[1] + frame[3] },
     get(field) {
       const i = index.get(field)!;
       const kind = m.scene[i].kind;

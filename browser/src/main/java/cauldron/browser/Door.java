@@ -8,6 +8,7 @@ import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.instrument.Instrument;
+import cauldron.core.instrument.LightGate;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
+import org.teavm.jso.typedarrays.Float64Array;
 
 /**
  * What TypeScript can ask of the core. Structures go in and out as plain objects; what people may type
@@ -48,6 +50,26 @@ public final class Door {
         List<Object> list = new ArrayList<>();
         Instrument.ALL.forEach(i -> list.add(i.toTree()));
         return Trees.toJs(list);
+    }
+
+    /** The uncertainty of a value read with some instruments: {@code {instrument, name, text}}, or nothing of it. */
+    @JSExport
+    public static JSObject uncertainty(String lying, String columnUnit) {
+        return guarded(() -> Instrument.uncertainty(lying.isEmpty() ? List.of() : List.of(lying.split(" ")), columnUnit));
+    }
+
+    /** What an instrument shows of an SI value: {@code {text, unit, typed}}, or {@code {error}}. */
+    @JSExport
+    public static JSObject shown(String instrument, double si, String columnUnit) {
+        return guarded(() -> Instrument.get(instrument).shown(si, columnUnit));
+    }
+
+    /** A beam across a path of x, y pairs: passages by a time, and the last period before it (NaN if none). */
+    @JSExport
+    public static Float64Array lightGate(Float64Array path, int n, double interval, double x1, double y1, double x2,
+                                         double y2, double time) {
+        LightGate gate = LightGate.of(path.toJavaArray(), n, interval, x1, y1, x2, y2);
+        return Float64Array.fromJavaArray(new double[] {gate.passages(time), gate.period(time)});
     }
 
     /** Checks a typed setting: {@code {value}} or {@code {error}}. */

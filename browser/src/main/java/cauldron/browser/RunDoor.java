@@ -77,6 +77,21 @@ public final class RunDoor {
         });
     }
 
+    /** Goes back to where a condition was last met; answers {@code {found}} or {@code {error}}. */
+    @JSExport
+    public JSObject back(JSObject condition) {
+        JSObject answer = Door.guarded(() ->
+                Tree.of("found", run.back(StopAt.fromTree(Trees.mapFromJs(condition), run.manifest()))));
+        refresh();
+        return answer;
+    }
+
+    /** Where a part moved by hand was at each sample: x, y in metres; the first sampleCount pairs count. */
+    @JSExport
+    public Float64Array path(int handle) {
+        return Float64Array.fromJavaArray(run.path(handle));
+    }
+
     /** Forgets where to stop. */
     @JSExport
     public void clearStop() {

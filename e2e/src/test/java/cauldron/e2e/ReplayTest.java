@@ -51,6 +51,53 @@ class ReplayTest {
                     new Recipe.Timed(23.4, new Action.Change("place", "moon")),
                     new Recipe.Timed(40.125, new Action.Change("drag", false))));
 
+    private static final double PS = 1e-12;
+
+    private static final Recipe GAS = new Recipe("gas-cylinder", 1,
+            Map.of("gas1", "sulfur-hexafluoride", "count1", 3500.0, "gas2", "hydrogen", "count2", 900.0, "length", 30.0,
+                    "partition", true, "heat", "heater", "power", 12.0), 6,
+            List.of(new Recipe.Timed(60 * PS, new Action.Perform("take-out")),
+                    new Recipe.Timed(120 * PS, new Action.Change("count1", 4600.0)),
+                    new Recipe.Timed(150.25 * PS, new Action.Change("count2", 700.0)),
+                    new Recipe.Timed(200 * PS, new Action.Change("piston", "hand")),
+                    new Recipe.Timed(210 * PS, new Action.Grab("piston")),
+                    new Recipe.Timed(211 * PS, new Action.Move(22e-9, 0)),
+                    new Recipe.Timed(290 * PS, new Action.LetGo()),
+                    new Recipe.Timed(420 * PS, new Action.Change("heat", "held")),
+                    new Recipe.Timed(500 * PS, new Action.Change("piston", "loaded")),
+                    new Recipe.Timed(560 * PS, new Action.Change("hole", true))));
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void theGasHasTheSameBitsAfterAHundredThousandCollisions() {
+        Run run = Run.replay(GAS, 800 * PS);
+        double[] pairRate = run.samples(run.manifest().channel("pair-rate"));
+        double collisions = 0;
+        for (int i = 201; i < run.sampleCount(); i += 200) {
+            // The gauge shows the mean of the last 200 ps.
+            collisions += pairRate[i] * 200 * PS;
+        }
+        assertThat(collisions).isGreaterThan(1e5);
+        double[] crowd = new double[3 * run.crowdSize()];
+        int n = run.crowd(crowd);
+        try (BrowserContext context = Chrome.context(800, 600)) {
+            Page page = pageWithCore(context);
+            List<List<Number>> answer = (List<List<Number>>) page.evaluate("""
+                    recipe => {
+                      const run = core.replay(recipe, 8e-10);
+                      const crowd = run.crowd();
+                      return [[...run.channels()], [...crowd.slice(0, 3 * run.crowdCount())], [...run.events()]];
+                    }""", GAS.toTree());
+            for (int i = 0; i < run.manifest().channels().size(); i++) {
+                assertThat(answer.get(0).get(i).doubleValue()).as(run.manifest().channels().get(i).id())
+                        .isEqualTo(run.read(i));
+            }
+            assertThat(answer.get(1).stream().mapToDouble(Number::doubleValue).toArray())
+                    .isEqualTo(java.util.Arrays.copyOf(crowd, 3 * n));
+            assertThat(answer.get(2).stream().mapToDouble(Number::doubleValue).toArray()).isEqualTo(run.events());
+        }
+    }
+
     static List<Recipe> recipes() {
         return List.of(RECIPE, SPRING);
     }

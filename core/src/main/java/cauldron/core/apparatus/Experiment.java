@@ -28,8 +28,11 @@ public interface Experiment {
      */
     void advanceTo(double time, EventSink sink);
 
-    /** Does something to it now. Unknown actions are refused with {@link IllegalArgumentException}. */
-    void act(Action action);
+    /**
+     * Does something to it now, and tells of what that brings about at once. Unknown actions are refused
+     * with {@link IllegalArgumentException}, and leave everything as it was.
+     */
+    void act(Action action, EventSink sink);
 
     /** The value of a channel now, in SI; NaN where it has none yet. */
     double read(int channel);

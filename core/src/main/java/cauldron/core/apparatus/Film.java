@@ -92,14 +92,19 @@ public record Film(double rate, int frames, int width, int height, double scale,
     private static short picture(Manifest.SceneField.Kind kind, double value, double[] frame, double scale) {
         switch (kind) {
             case X:
-                return (short) Math.round((value - frame[0]) * scale * FINENESS);
+                return within((value - frame[0]) * scale);
             case Y:
-                return (short) Math.round((frame[1] + frame[3] - value) * scale * FINENESS);
+                return within((frame[1] + frame[3] - value) * scale);
             case LENGTH:
-                return (short) Math.round(value * scale * FINENESS);
+                return within(value * scale);
             default:
                 return (short) (value != 0 ? 1 : 0);
         }
+    }
+
+    /** What lies far outside the picture stays at the edge of what can be told. */
+    private static short within(double place) {
+        return (short) Math.max(Short.MIN_VALUE, Math.min(Short.MAX_VALUE, Math.round(place * FINENESS)));
     }
 
     private static boolean isStill(short[] values) {

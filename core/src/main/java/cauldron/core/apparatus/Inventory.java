@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.apparatus.gas.GasCylinder;
+import cauldron.core.apparatus.glider.PropellerGlider;
 import cauldron.core.apparatus.pendulum.Pendulum;
 import cauldron.core.apparatus.spring.HangingSpring;
 import java.util.List;
@@ -11,7 +12,8 @@ public final class Inventory {
     private static final List<Apparatus> ALL = List.of(
             new Pendulum(),
             new HangingSpring(),
-            new GasCylinder());
+            new GasCylinder(),
+            new PropellerGlider());
 
     private Inventory() {
     }

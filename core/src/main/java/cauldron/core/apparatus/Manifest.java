@@ -34,7 +34,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
      *
      * @param unit        unit people see
      * @param typicalMax  end of the scale, in that unit
-     * @param populations what the values are told apart by, such as the gases
+     * @param populations what the values are told apart by: ids of the choices that name them
      * @param marks       names of the marked values
      */
     public record Distribution(String id, String symbol, String name, String unit, double typicalMax,
@@ -73,8 +73,17 @@ public record Manifest(String id, int modelVersion, String name, String summary,
     public record Act(String id, String name, String shownWhen) {
     }
 
-    /** Something drawn over the apparatus on request, such as force arrows; no camera sees it. */
-    public record Layer(String id, String name) {
+    /**
+     * Something drawn over the apparatus on request, such as force arrows; no camera sees it.
+     *
+     * @param trail ids of the two channels whose path so far it shows; empty where the scene draws it
+     */
+    public record Layer(String id, String name, List<String> trail) {
+
+        /** A layer that the scene draws. */
+        public Layer(String id, String name) {
+            this(id, name, List.of());
+        }
     }
 
     public Setting setting(String settingId) {
@@ -141,7 +150,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         List<Object> a = new ArrayList<>();
         acts.forEach(x -> a.add(Tree.of("id", x.id(), "name", x.name(), "shownWhen", x.shownWhen())));
         List<Object> l = new ArrayList<>();
-        layers.forEach(x -> l.add(Tree.of("id", x.id(), "name", x.name())));
+        layers.forEach(x -> l.add(Tree.of("id", x.id(), "name", x.name(), "trail", x.trail())));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
                 topics, "interval", interval, "speed", speed, "timeUnit", timeUnit, "timePerSi",
                 1 / Units.parse(timeUnit).factor(), "settings", s, "channels", c, "distributions", d, "events", e, "views", v,

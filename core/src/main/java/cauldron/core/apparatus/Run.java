@@ -33,6 +33,9 @@ public final class Run {
     /** How many actions have been done at the moment shown. */
     private int done;
     private double[][] samples;
+    private final double[][] paths;
+    private final int[][] pathFields;
+    private final double[] sceneNow;
     private int sampleCount;
     private int samplesPerSnapshot = SAMPLES_PER_SNAPSHOT;
     private int checkpointValues;
@@ -45,6 +48,10 @@ public final class Run {
         this.seed = seed;
         this.experiment = apparatus.prepare(settings, seed);
         this.samples = new double[manifest.channels().size()][256];
+        this.paths = new double[manifest.handles().size()][512];
+        this.sceneNow = new double[manifest.scene().size()];
+        this.pathFields = manifest.handles().stream().map(h -> new int[] {manifest.sceneField(h.xField()),
+            manifest.sceneField(h.yField())}).toArray(int[][]::new);
         keepSnapshot();
         sample();
     }
@@ -149,6 +156,48 @@ public final class Run {
         return false;
     }
 
+    /**
+     * Goes back to where a condition was last met before now.
+     *
+     * @return whether it ever was; if not, the moment stays as it is
+     */
+    public boolean back(StopAt stop) {
+        double now = experiment.time();
+        if (stop instanceof StopAt.Time) {
+            double at = ((StopAt.Time) stop).time();
+            if (at < now) {
+                seek(at);
+            }
+            return at < now;
+        } else if (stop instanceof StopAt.Event) {
+            StopAt.Event event = (StopAt.Event) stop;
+            int left = event.count();
+            for (int i = eventKinds.size() - 1; i >= 0; i--) {
+                if (eventKinds.get(i) == event.kind() && eventTimes.get(i) < now && --left == 0) {
+                    seek(eventTimes.get(i));
+                    return true;
+                }
+            }
+            return false;
+        }
+        StopAt.Crossing crossing = (StopAt.Crossing) stop;
+        double[] values = samples[crossing.channel()];
+        double after = experiment.read(crossing.channel()) - crossing.value();
+        double to = now;
+        for (int i = (int) Math.ceil(now / manifest.interval() - SAME_INSTANT) - 1; i >= 0; i--) {
+            double before = values[i] - crossing.value();
+            // The one it stands on, found a moment ago, doesn't count again.
+            if (before != 0 && before != after && after * before <= 0
+                    && root(crossing, i * manifest.interval(), to, before) < now - 1e-6 * manifest.interval()) {
+                return true;
+            }
+            after = before;
+            to = i * manifest.interval();
+        }
+        seek(now);
+        return false;
+    }
+
     /** How many events of a kind there are in (from, to]. */
     public int count(int kind, double from, double to) {
         int n = 0;
@@ -165,8 +214,13 @@ public final class Run {
             Action.Change change = (Action.Change) action;
             manifest.setting(change.setting()).check(change.value());
         }
-        experiment.act(action);
+        List<Integer> brought = new ArrayList<>();
+        experiment.act(action, (kind, time) -> brought.add(kind));
         dropAfter(now);
+        for (int kind : brought) {
+            eventKinds.add(kind);
+            eventTimes.add(now);
+        }
         actions.add(new Recipe.Timed(now, action));
         done = actions.size();
         keepSnapshot();
@@ -184,6 +238,16 @@ public final class Run {
     /** Samples of a channel from time 0 at the manifest's interval; {@link #sampleCount} of them count. */
     public double[] samples(int channel) {
         return samples[channel];
+    }
+
+    /**
+     * Where a part that can be moved by hand was at each sample: x and y in metres, one after the other;
+     * {@link #sampleCount} pairs of them count.
+     *
+     * @param handle place in {@link Manifest#handles}
+     */
+    public double[] path(int handle) {
+        return paths[handle];
     }
 
     public int sampleCount() {
@@ -205,7 +269,7 @@ public final class Run {
         // Within what is recorded the actions of the past are done again as they come, several at one time too.
         while (done < actions.size() && actions.get(done).time() <= target) {
             experiment.advanceTo(actions.get(done).time(), this::note);
-            experiment.act(actions.get(done).action());
+            experiment.act(actions.get(done).action(), this::note);
             done++;
         }
         while (sampleCount * interval <= target) {
@@ -277,9 +341,17 @@ public final class Run {
             for (int i = 0; i < samples.length; i++) {
                 samples[i] = Arrays.copyOf(samples[i], 2 * sampleCount);
             }
+            for (int i = 0; i < paths.length; i++) {
+                paths[i] = Arrays.copyOf(paths[i], 4 * sampleCount);
+            }
         }
         for (int i = 0; i < samples.length; i++) {
             samples[i][sampleCount] = experiment.read(i);
+        }
+        experiment.scene(sceneNow);
+        for (int i = 0; i < paths.length; i++) {
+            paths[i][2 * sampleCount] = sceneNow[pathFields[i][0]];
+            paths[i][2 * sampleCount + 1] = sceneNow[pathFields[i][1]];
         }
         sampleCount++;
     }

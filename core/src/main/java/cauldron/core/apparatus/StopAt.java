@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
+import cauldron.core.quantity.Units;
 import java.util.Map;
 
 /** Where a run is to pause by itself, exactly. */
@@ -18,17 +19,17 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Event, StopAt.Crossin
     record Crossing(int channel, double value) implements StopAt {
     }
 
-    /** Reads a condition from its tree, whose value is in the unit the channel is shown in. */
+    /** Reads a condition from its tree: times in the manifest's unit of time, values in that of their channel. */
     static StopAt fromTree(Map<String, Object> tree, Manifest manifest) {
         String type = Tree.text(tree, "type");
         switch (type) {
             case "time":
-                return new Time(Tree.number(tree, "time"));
+                return new Time(Tree.number(tree, "time") * Units.parse(manifest.timeUnit()).factor());
             case "event":
                 return new Event(manifest.event(Tree.text(tree, "event")), (int) Tree.number(tree, "count", 1));
             case "crossing":
                 int channel = manifest.channel(Tree.text(tree, "channel"));
-                double factor = cauldron.core.quantity.Units.parse(manifest.channels().get(channel).unit()).factor();
+                double factor = Units.parse(manifest.channels().get(channel).unit()).factor();
                 return new Crossing(channel, Tree.number(tree, "value") * factor);
             default:
                 throw new IllegalArgumentException("type: can't stop at “" + type + "”");

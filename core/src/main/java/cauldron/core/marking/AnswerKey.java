@@ -10,17 +10,36 @@ import java.util.Map;
 /**
  * What is right, and which slips are known.
  *
- * @param value     the true number in {@code unit}
+ * @param value     the true number in {@code unit}; NaN where it is the student's own
+ * @param own       where the student's own truth is found, or null
  * @param tolerance as a share of the value: 0.03 is 3%
  * @param slips     factors by which a wrong answer may be off, with a hint for each
  */
-public record AnswerKey(double value, Unit unit, double tolerance, List<Slip> slips) {
+public record AnswerKey(double value, Own own, Unit unit, double tolerance, List<Slip> slips) {
+
+    /**
+     * A personal value of recordings: a setting, as one option of a choice sets it for the student.
+     *
+     * @param films  id of the block of recordings
+     * @param choice the choice; empty where the value is the same in all recordings
+     * @param option the option of that choice
+     */
+    public record Own(String films, String choice, String option, String setting) {
+    }
 
     /** An answer {@code factor} times the truth shows this slip. */
     public record Slip(double factor, String hint) {
     }
 
-    /** Reads {@code {value, unit, tolerancePercent, slips: [{factor, hint}]}}. */
+    /** The key for one student, whose own value is known. */
+    public AnswerKey with(double ownValue) {
+        return new AnswerKey(ownValue, null, unit, tolerance, slips);
+    }
+
+    /**
+     * Reads {@code {value, unit, tolerancePercent, slips: [{factor, hint}]}}; in place of {@code value} may
+     * stand {@code own: {films, choice, option, setting}}.
+     */
     public static AnswerKey fromTree(Map<String, Object> tree) {
         double tolerance = Tree.number(tree, "tolerancePercent");
         if (!(tolerance > 0 && tolerance <= 50)) {
@@ -30,6 +49,12 @@ public record AnswerKey(double value, Unit unit, double tolerance, List<Slip> sl
         for (Map<String, Object> slip : Tree.maps(tree, "slips")) {
             slips.add(new Slip(Tree.number(slip, "factor"), Tree.text(slip, "hint")));
         }
-        return new AnswerKey(Tree.number(tree, "value"), Units.parse(Tree.text(tree, "unit")), tolerance / 100, slips);
+        Own own = null;
+        if (tree.containsKey("own")) {
+            Map<String, Object> o = Tree.map(tree, "own");
+            own = new Own(Tree.text(o, "films"), Tree.text(o, "choice", ""), Tree.text(o, "option", ""),
+                    Tree.text(o, "setting"));
+        }
+        return new AnswerKey(own == null ? Tree.number(tree, "value") : Double.NaN, own, Units.parse(Tree.text(tree, "unit")), tolerance / 100, slips);
     }
 }

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 
 /** One thing on a sheet. */
-public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Prediction, Block.Films, Block.Table,
-        Block.Graph, Block.NumberQuestion, Block.Explanation {
+public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Prediction, Block.Films, Block.Bench,
+        Block.Table, Block.Graph, Block.NumberQuestion, Block.Explanation {
 
     String id();
 
@@ -56,6 +56,18 @@ public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Predic
         }
     }
 
+    /** An open bench, set up as the lab wants it; its trials are kept in the notebook. */
+    record Bench(String id, BenchPlan plan, int distinctTrials) implements Block {
+        @Override
+        public Map<String, Object> forStudent() {
+            Map<String, Object> tree = plan.toTree();
+            tree.put("type", "bench");
+            tree.put("id", id);
+            tree.put("distinctTrials", (double) distinctTrials);
+            return tree;
+        }
+    }
+
     /**
      * A table for readings.
      *
@@ -69,11 +81,15 @@ public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Predic
         }
     }
 
-    /** A graph of a table, in which a straight line is to be fitted. */
-    record Graph(String id, String table) implements Block {
+    /**
+     * A graph of a table.
+     *
+     * @param line whether a straight line is to be fitted
+     */
+    record Graph(String id, String table, boolean line) implements Block {
         @Override
         public Map<String, Object> forStudent() {
-            return Tree.of("type", "graph", "id", id, "table", table);
+            return Tree.of("type", "graph", "id", id, "table", table, "line", line);
         }
     }
 

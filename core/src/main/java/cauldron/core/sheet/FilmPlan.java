@@ -9,7 +9,9 @@ import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.instrument.Instrument;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,12 +20,17 @@ import java.util.Map;
  * What recordings a lab offers: choices by name, and behind each name settings that the student is to
  * find out. A hidden value may be a range; then every student has a personal one, drawn once.
  *
- * <p>Tree: {@code apparatus, view, rate, seconds, fixed: {setting: value}, choices: [{id, name, options:
- * [{id, name, set: {setting: value | {from, to}}}]}], start: {act, from, to}}. With {@code start} the act
- * is done at a time drawn between two for each trial, so that time zero isn't frame zero.
+ * <p>Tree: {@code apparatus, views: [id], rate, seconds, fixed: {setting: value | {from, to}}, choices: [{id,
+ * name, options: [{id, name, set: {setting: value | {from, to}}}]}], acts: [{act, from, to}], instruments:
+ * [id]}. Each act is done at a time drawn between two for each trial, so that time zero isn't frame zero.
+ * Several views are filmed in step. Instruments are those on the tray; without them, all that make sense.
  */
-public record FilmPlan(String apparatus, String view, double rate, double seconds, Map<String, Object> fixed,
-                       List<Choice> choices, String startAct, double startFrom, double startTo) {
+public record FilmPlan(String apparatus, List<String> views, double rate, double seconds, Map<String, Object> fixed,
+                       List<Choice> choices, List<Cue> acts, List<String> instruments) {
+
+    /** An act of the apparatus and between which times it is done. */
+    public record Cue(String act, double from, double to) {
+    }
 
     /** Something to choose, such as the cord. */
     public record Choice(String id, String name, List<Option> options) {
@@ -44,10 +51,16 @@ public record FilmPlan(String apparatus, String view, double rate, double second
             }
             choices.add(new Choice(Tree.text(c, "id"), Tree.text(c, "name"), options));
         }
-        Map<String, Object> start = Tree.map(tree, "start");
-        FilmPlan plan = new FilmPlan(Tree.text(tree, "apparatus"), Tree.text(tree, "view"), Tree.number(tree, "rate"),
-                Tree.number(tree, "seconds"), Tree.map(tree, "fixed"), choices, Tree.text(start, "act", ""),
-                Tree.number(start, "from", 0), Tree.number(start, "to", 0));
+        List<Cue> acts = new ArrayList<>();
+        // Sheets of before had one view and one act.
+        List<String> views = tree.containsKey("view") ? List.of(Tree.text(tree, "view")) : Tree.texts(tree, "views");
+        List<Map<String, Object>> cues = tree.containsKey("start") ? List.of(Tree.map(tree, "start"))
+                : Tree.maps(tree, "acts");
+        for (Map<String, Object> a : cues) {
+            acts.add(new Cue(Tree.text(a, "act"), Tree.number(a, "from"), Tree.number(a, "to")));
+        }
+        FilmPlan plan = new FilmPlan(Tree.text(tree, "apparatus"), views, Tree.number(tree, "rate"),
+                Tree.number(tree, "seconds"), Tree.map(tree, "fixed"), choices, acts, Tree.texts(tree, "instruments"));
         plan.check(place);
         return plan;
     }
@@ -56,18 +69,33 @@ public record FilmPlan(String apparatus, String view, double rate, double second
         Manifest manifest;
         try {
             manifest = Inventory.get(apparatus).manifest();
-            Settings.of(manifest, fixed);
+            for (Map.Entry<String, Object> entry : fixed.entrySet()) {
+                for (Object value : ends(entry.getValue())) {
+                    manifest.setting(entry.getKey()).check(value);
+                }
+            }
+            instruments.forEach(Instrument::get);
         } catch (IllegalArgumentException e) {
             throw new SheetException(place, e.getMessage());
         }
         if (!(rate > 0 && seconds > 0 && rate * seconds < MAX_FRAMES)) {
             throw new SheetException(place, "a recording has 1 to 7200 frames");
         }
-        if (manifest.views().stream().noneMatch(v -> v.id().equals(view))) {
-            throw new SheetException(place, manifest.name() + " has no view “" + view + "”");
+        if (views.isEmpty()) {
+            throw new SheetException(place, "a recording needs at least one view");
         }
-        if (!startAct.isEmpty() && manifest.acts().stream().noneMatch(a -> a.id().equals(startAct))) {
-            throw new SheetException(place, manifest.name() + " can't “" + startAct + "”");
+        for (String view : views) {
+            if (manifest.views().stream().noneMatch(v -> v.id().equals(view))) {
+                throw new SheetException(place, manifest.name() + " has no view “" + view + "”");
+            }
+        }
+        for (Cue cue : acts) {
+            if (manifest.acts().stream().noneMatch(a -> a.id().equals(cue.act()))) {
+                throw new SheetException(place, manifest.name() + " can't “" + cue.act() + "”");
+            }
+            if (!(cue.from() >= 0 && cue.to() >= cue.from())) {
+                throw new SheetException(place, "the act “" + cue.act() + "” needs times from 0 on, the later one last");
+            }
         }
         for (Choice choice : choices) {
             for (Option option : choice.options()) {
@@ -105,7 +133,10 @@ public record FilmPlan(String apparatus, String view, double rate, double second
      */
     public Recipe recipe(Map<String, Object> chosen, int personal, int trial) {
         Apparatus type = Inventory.get(apparatus);
-        Map<String, Object> settings = new LinkedHashMap<>(fixed);
+        Map<String, Object> settings = new LinkedHashMap<>();
+        for (Map.Entry<String, Object> entry : fixed.entrySet()) {
+            settings.put(entry.getKey(), draw(entry.getValue(), personal, entry.getKey()));
+        }
         for (Choice choice : choices) {
             Option option = option(choice, chosen.get(choice.id()));
             for (Map.Entry<String, Object> entry : option.set().entrySet()) {
@@ -114,12 +145,50 @@ public record FilmPlan(String apparatus, String view, double rate, double second
             }
         }
         List<Recipe.Timed> actions = new ArrayList<>();
-        if (!startAct.isEmpty()) {
-            double at = Chance.named(personal, "start/" + trial).between(startFrom, startTo);
-            actions.add(new Recipe.Timed(at, new Action.Perform(startAct)));
+        for (int i = 0; i < acts.size(); i++) {
+            Cue cue = acts.get(i);
+            double at = Chance.named(personal, "start/" + trial + (i == 0 ? "" : "/" + i)).between(cue.from(), cue.to());
+            actions.add(new Recipe.Timed(at, new Action.Perform(cue.act())));
         }
+        actions.sort(Comparator.comparingDouble(Recipe.Timed::time));
         return new Recipe(apparatus, type.manifest().modelVersion(), Settings.of(type.manifest(), settings).toTree(),
                 personal, actions);
+    }
+
+    /**
+     * A student's own value of a setting, in that setting's unit.
+     *
+     * @param choiceId the choice whose option sets it; empty for one that is the same in all recordings
+     * @throws IllegalArgumentException if the recordings don't set it
+     */
+    public double value(String choiceId, String optionId, String setting, int personal) {
+        Object value = fixed.get(setting);
+        String purpose = setting;
+        for (Choice choice : choices) {
+            if (choice.id().equals(choiceId)) {
+                value = option(choice, optionId).set().get(setting);
+                purpose = choiceId + "/" + optionId + "/" + setting;
+            }
+        }
+        if (value == null) {
+            throw new IllegalArgumentException("these recordings don't set “" + setting + "” there");
+        }
+        return ((Number) Inventory.get(apparatus).manifest().setting(setting).check(draw(value, personal, purpose)))
+                .doubleValue();
+    }
+
+    /** The unit of a setting of its apparatus. */
+    public String unit(String setting) {
+        Setting s = Inventory.get(apparatus).manifest().setting(setting);
+        if (!(s instanceof Setting.Amount)) {
+            throw new IllegalArgumentException("“" + setting + "” is no amount");
+        }
+        return ((Setting.Amount) s).unit();
+    }
+
+    /** What may lie on the tray. */
+    public List<String> tray() {
+        return instruments.isEmpty() ? Inventory.get(apparatus).manifest().instruments() : instruments;
     }
 
     private static Option option(Choice choice, Object id) {
@@ -151,6 +220,6 @@ public record FilmPlan(String apparatus, String view, double rate, double second
             }
             list.add(Tree.of("id", choice.id(), "name", choice.name(), "options", options));
         }
-        return Tree.of("apparatus", apparatus, "view", view, "choices", list);
+        return Tree.of("apparatus", apparatus, "views", views, "choices", list, "instruments", tray());
     }
 }

@@ -3,14 +3,16 @@ package cauldron.core.sheet;
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * How far a student has come with a sheet. The notebook is what the journal's entries amount to: for
  * each block its slots, each with a value. Slots are {@code answer} and {@code seal} of a prediction,
- * {@code columns}, {@code rows} and {@code cell/row/column} of a table, {@code view} of a graph,
+ * {@code trial/id} of an open bench, {@code columns}, {@code rows} and {@code cell/row/column} of a table, {@code view} of a graph,
  * {@code answer} of a question.
  *
  * @param sheet    the lab
@@ -85,13 +87,19 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
             int have = trials.getOrDefault(block.id(), 0);
             return have >= wanted ? null : have + " of " + wanted + " different recordings made";
         }
+        if (block instanceof Block.Bench) {
+            int wanted = ((Block.Bench) block).distinctTrials();
+            int have = distinctBenchTrials(block.id());
+            return have >= wanted ? null : have + " of " + wanted + " different trials run";
+        }
         if (block instanceof Block.Table) {
             int wanted = ((Block.Table) block).rows();
             int have = completeRows((Block.Table) block);
             return have >= wanted ? null : have + " of " + wanted + " rows complete";
         }
         if (block instanceof Block.Graph) {
-            return Tree.flag(slot(block.id(), "view"), "line") ? null : "fit a line on the graph";
+            return !((Block.Graph) block).line() || Tree.flag(slot(block.id(), "view"), "line") ? null
+                    : "fit a line on the graph";
         }
         if (block instanceof Block.NumberQuestion) {
             return Tree.text(slot(block.id(), "answer"), "number", "").isBlank() ? "answer the question" : null;
@@ -102,6 +110,17 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
             return have >= wanted ? null : have + " of at least " + wanted + " words written";
         }
         return null;
+    }
+
+    /** Trials of an open bench that aren't deleted and differ in their settings from all others. */
+    public int distinctBenchTrials(String blockId) {
+        Set<Object> different = new LinkedHashSet<>();
+        for (String name : notebook.getOrDefault(blockId, Map.of()).keySet()) {
+            if (name.startsWith("trial/") && !Tree.flag(slot(blockId, name), "removed")) {
+                different.add(Tree.map(slot(blockId, name), "settings"));
+            }
+        }
+        return different.size();
     }
 
     /** Words in a text: runs of letters and digits. */

@@ -2,6 +2,8 @@ package cauldron.core.sheet;
 
 import cauldron.core.Tree;
 import cauldron.core.marking.AnswerKey;
+import cauldron.core.quantity.Unit;
+import cauldron.core.quantity.Units;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -57,8 +59,53 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
         if (parts.isEmpty()) {
             throw new SheetException("parts", "a lab needs at least one part");
         }
-        return new Sheet(Tree.text(tree, "title"), Tree.text(tree, "summary"), (int) Tree.number(tree, "minutes"),
+        Sheet sheet = new Sheet(Tree.text(tree, "title"), Tree.text(tree, "summary"), (int) Tree.number(tree, "minutes"),
                 Tree.text(tree, "apparatus"), parts);
+        sheet.checkReferences();
+        return sheet;
+    }
+
+    /** Blocks that speak of others must find them. */
+    private void checkReferences() {
+        for (Part part : parts) {
+            for (Block block : part.blocks()) {
+                String place = "part " + part.id() + ", block " + block.id();
+                if (block instanceof Block.Graph && !(block(((Block.Graph) block).table()) instanceof Block.Table)) {
+                    throw new SheetException(place, "there is no table “" + ((Block.Graph) block).table() + "”");
+                }
+                if (block instanceof Block.NumberQuestion) {
+                    try {
+                        key((Block.NumberQuestion) block, 0);
+                    } catch (IllegalArgumentException e) {
+                        throw new SheetException(place, e.getMessage());
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * What is right for one student.
+     *
+     * @param personal the student's own seed
+     */
+    public AnswerKey key(Block.NumberQuestion question, int personal) {
+        AnswerKey key = question.key();
+        AnswerKey.Own own = key.own();
+        if (own == null) {
+            return key;
+        }
+        if (!(block(own.films()) instanceof Block.Films)) {
+            throw new IllegalArgumentException("there are no recordings “" + own.films() + "”");
+        }
+        FilmPlan plan = ((Block.Films) block(own.films())).plan();
+        Unit unit = Units.parse(plan.unit(own.setting()));
+        if (!unit.sameKind(key.unit())) {
+            throw new IllegalArgumentException("“" + own.setting() + "” is in " + unit.symbol() + ", not in "
+                    + key.unit().symbol());
+        }
+        double value = plan.value(own.choice(), own.option(), own.setting(), personal);
+        return key.with(unit.toSi(value) / key.unit().factor());
     }
 
     private static Block block(Map<String, Object> b, String place) {
@@ -73,11 +120,13 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
                         Tree.text(b, "reasonPrompt", "Why do you think so?"));
             case "films":
                 return new Block.Films(id, FilmPlan.fromTree(b, place), (int) Tree.number(b, "distinctTrials", 0));
+            case "bench":
+                return new Block.Bench(id, BenchPlan.fromTree(b, place), (int) Tree.number(b, "distinctTrials", 0));
             case "table":
                 return new Block.Table(id, Tree.text(b, "title"), Tree.maps(b, "columns"),
                         (int) Tree.number(b, "rows"));
             case "graph":
-                return new Block.Graph(id, Tree.text(b, "table"));
+                return new Block.Graph(id, Tree.text(b, "table"), !b.containsKey("line") || Tree.flag(b, "line"));
             case "number":
                 return new Block.NumberQuestion(id, Tree.text(b, "prompt"), Tree.number(b, "points"),
                         AnswerKey.fromTree(Tree.map(b, "key")));

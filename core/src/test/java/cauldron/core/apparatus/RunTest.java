@@ -116,6 +116,40 @@ class RunTest {
     }
 
     @Test
+    void goesBackToWhereAConditionWasLastMet() {
+        Run run = fresh(Inventory.get("pendulum"));
+        Manifest m = run.manifest();
+        run.seek(9.3);
+        assertThat(run.back(StopAt.fromTree(Tree.of("type", "crossing", "channel", "angle", "value", 7.0), m))).isTrue();
+        assertThat(run.read(0)).isCloseTo(Math.toRadians(7), within(1e-9));
+        assertThat(run.time()).isBetween(7.0, 9.3);
+        double first = run.time();
+        assertThat(run.back(StopAt.fromTree(Tree.of("type", "crossing", "channel", "angle", "value", 7.0), m))).isTrue();
+        assertThat(run.time()).isLessThan(first - 0.01);
+        assertThat(run.back(StopAt.fromTree(Tree.of("type", "event", "event", "highest", "count", 2.0), m))).isTrue();
+        assertThat(run.read(1)).isZero();
+        assertThat(run.head()).isEqualTo(9.3);
+        assertThat(run.back(StopAt.fromTree(Tree.of("type", "time", "time", 9.0), m))).isFalse();
+        assertThat(run.back(StopAt.fromTree(Tree.of("type", "time", "time", 0.5), m))).isTrue();
+        assertThat(run.time()).isEqualTo(0.5);
+        assertThat(run.back(StopAt.fromTree(Tree.of("type", "crossing", "channel", "angle", "value", 70.0), m))).isFalse();
+        assertThat(run.time()).isEqualTo(0.5);
+    }
+
+    @Test
+    void whereAHandleWasIsKeptWithEverySample() {
+        Run run = fresh(Inventory.get("pendulum"));
+        run.seek(8);
+        double[] scene = new double[run.manifest().scene().size()];
+        for (int i : new int[] {0, 100, 400}) {
+            run.seek(i * run.manifest().interval());
+            run.scene(scene);
+            assertThat(run.path(0)[2 * i]).isEqualTo(scene[run.manifest().sceneField("bob.x")]);
+            assertThat(run.path(0)[2 * i + 1]).isEqualTo(scene[run.manifest().sceneField("bob.y")]);
+        }
+    }
+
+    @Test
     void settingsAreCheckedByNameRangeAndUnit() {
         Manifest m = Inventory.get("pendulum").manifest();
         assertThat(m.setting("length").check("85 cm")).isEqualTo(0.85);

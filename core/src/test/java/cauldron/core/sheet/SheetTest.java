@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Recipe;
 import java.util.ArrayList;
+import cauldron.core.marking.AnswerCheck;
+import cauldron.core.marking.AnswerKey;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,9 +16,10 @@ import org.junit.jupiter.api.Test;
 class SheetTest {
 
     private static Map<String, Object> films(Object length) {
-        return Tree.of("type", "films", "id", "f", "apparatus", "pendulum", "view", "side", "rate", 120.0, "seconds", 10.0,
-                "distinctTrials", 1.0, "fixed", Tree.of("held", true), "start",
-                Tree.of("act", "open-catch", "from", 0.5, "to", 1.5), "choices", List.of(Tree.of("id", "cord", "name",
+        return Tree.of("type", "films", "id", "f", "apparatus", "pendulum", "views", List.of("side"), "rate", 120.0, "seconds", 10.0,
+                "distinctTrials", 1.0, "fixed", Tree.of("held", true, "angle",
+                        Tree.of("from", 11.0, "to", 19.0)), "acts", List.of(Tree.of("act", "open-catch", "from", 0.5, "to",
+                                1.5)), "choices", List.of(Tree.of("id", "cord", "name",
                         "Cord", "options", List.of(Tree.of("id", "a", "name", "Ash", "set", Tree.of("length", length)),
                                 Tree.of("id", "b", "name", "Birch", "set", Tree.of("length", 0.4))))));
     }
@@ -44,7 +47,7 @@ class SheetTest {
                 .hasMessageStartingWith("part two, block f, Cord Ash: Length to the middle of the bob: can't be 3.5 m");
         assertThatThrownBy(() -> sheet(films(Tree.of("from", 0.3, "to", 9.0)))).hasMessageContaining("can't be 9 m");
         Map<String, Object> wrongView = films(0.5);
-        wrongView.put("view", "top");
+        wrongView.put("views", List.of("side", "top"));
         assertThatThrownBy(() -> sheet(wrongView)).hasMessageContaining("has no view “top”");
     }
 
@@ -66,6 +69,69 @@ class SheetTest {
         assertThat((Double) first.settings().get("length")).isBetween(0.3, 0.6)
                 .isNotEqualTo(other.settings().get("length"));
         assertThatThrownBy(() -> plan.recipe(Map.of(), 1, 1)).hasMessage("Cord: choose one of Ash, Birch");
+    }
+
+    private static Sheet asking(Map<String, Object> own, String unit) {
+        return Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 10.0, "apparatus", "pendulum", "parts",
+                List.of(part("one", films(Tree.of("from", 0.3, "to", 0.6)), Tree.of("type", "number", "id", "n", "prompt",
+                        "How long?", "points", 2.0, "key",
+                        Tree.of("own", own, "unit", unit, "tolerancePercent", 2.0))))));
+    }
+
+    @Test
+    void anAnswerIsMarkedAgainstTheStudentsOwnTruth() {
+        Sheet sheet = asking(Tree.of("films", "f", "choice", "cord", "option", "a", "setting", "length"), "cm");
+        Block.NumberQuestion question = (Block.NumberQuestion) sheet.block("n");
+        FilmPlan plan = ((Block.Films) sheet.block("f")).plan();
+        for (int student = 1; student < 5; student++) {
+            double length = (Double) plan.recipe(Map.of("cord", "a"), student, 1).settings().get("length");
+            AnswerKey key = sheet.key(question, student);
+            assertThat(key.value()).isCloseTo(100 * length, org.assertj.core.api.Assertions.within(1e-9));
+            String typed = String.valueOf(Math.round(100 * length * 10) / 10.0);
+            assertThat(AnswerCheck.check(typed, "cm", key).right()).isTrue();
+            assertThat(AnswerCheck.check(typed, "cm", key.with(1.1 * key.value())).right()).isFalse();
+        }
+        assertThat(sheet.forStudent().toString()).doesNotContain("own=", "0.3", "0.6");
+        // A value that is the same in all of a student's recordings has no choice.
+        AnswerKey angle = asking(Tree.of("films", "f", "setting", "angle"), "°")
+                .key((Block.NumberQuestion) asking(Tree.of("films", "f", "setting", "angle"), "°").block("n"), 7);
+        assertThat(angle.value()).isBetween(11.0, 19.0)
+                .isEqualTo(plan.recipe(Map.of("cord", "b"), 7, 3).settings().get("angle"));
+    }
+
+    @Test
+    void aKeyThatPointsNowhereIsRefusedWithItsPlace() {
+        assertThatThrownBy(() -> asking(Tree.of("films", "x", "setting", "length"), "m"))
+                .hasMessage("part one, block n: there are no recordings “x”");
+        assertThatThrownBy(() -> asking(Tree.of("films", "f", "choice", "cord", "option", "a", "setting", "mass"), "kg"))
+                .hasMessageContaining("don't set “mass”");
+        assertThatThrownBy(() -> asking(Tree.of("films", "f", "choice", "cord", "option", "a", "setting", "length"), "s"))
+                .hasMessageContaining("“length” is in m, not in s");
+    }
+
+    @Test
+    void anOpenBenchIsCheckedAndItsDifferentTrialsCounted() {
+        Map<String, Object> bench = Tree.of("type", "bench", "id", "b", "apparatus", "gas-cylinder", "setup",
+                Tree.of("count1", 200.0), "open", List.of("temperature"), "readouts", List.of("pressure"), "histograms",
+                List.of("speeds"), "distinctTrials", 2.0);
+        Sheet sheet = Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 1.0, "apparatus", "gas-cylinder",
+                "parts", List.of(part("one", bench))));
+        Map<String, Object> trials = new LinkedHashMap<>();
+        Progress progress = new Progress(sheet, Map.of("b", trials), Map.of());
+        assertThat(progress.missing().get(0)).containsEntry("text", "Part one: 0 of 2 different trials run");
+        trials.put("trial/1", Tree.of("settings", Tree.of("temperature", 300.0)));
+        trials.put("trial/2", Tree.of("settings", Tree.of("temperature", 300.0)));
+        trials.put("trial/3", Tree.of("settings", Tree.of("temperature", 600.0), "removed", true));
+        assertThat(progress.distinctBenchTrials("b")).isEqualTo(1);
+        trials.put("trial/4", Tree.of("settings", Tree.of("temperature", 900.0)));
+        assertThat(progress.missing()).isEmpty();
+        for (String wrong : List.of("readouts", "open", "layers", "histograms", "instruments")) {
+            Map<String, Object> bad = new LinkedHashMap<>(bench);
+            bad.put(wrong, List.of("nonsense"));
+            assertThatThrownBy(() -> Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 1.0, "apparatus",
+                    "gas-cylinder", "parts", List.of(part("one", bad))))).as(wrong)
+                    .hasMessageStartingWith("part one, block b: ").hasMessageContaining("nonsense");
+        }
     }
 
     @Test

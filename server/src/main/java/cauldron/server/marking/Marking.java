@@ -92,7 +92,8 @@ public class Marking {
             throw Problems.conflict("not-open", "Seal your prediction first; then this question opens.");
         }
         Block.NumberQuestion question = (Block.NumberQuestion) opened.sheet().block(blockId);
-        AnswerCheck.Result result = AnswerCheck.check(number, unit, question.key());
+        AnswerCheck.Result result = AnswerCheck.check(number, unit,
+                opened.sheet().key(question, opened.work().seed()));
         if (result.counts() && number.length() <= LONGEST && unit.length() <= LONGEST) {
             attempts.save(new Attempt(workId, blockId, number, unit,
                     result.verdict().name().toLowerCase().replace('_', '-'), result.feedback(),

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -49,8 +50,9 @@ class TrialController {
      * spaces to an even length, then the body as 16-bit little-endian numbers.
      */
     @GetMapping(path = "/api/trials/{id}/film", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    byte[] film(@PathVariable UUID id, @AuthenticationPrincipal Person me) {
-        Film film = trials.film(id, me);
+    byte[] film(@PathVariable UUID id, @RequestParam(defaultValue = "") String view,
+                @AuthenticationPrincipal Person me) {
+        Film film = trials.film(id, view, me);
         String header = json.writeValueAsString(film.header());
         byte[] head = (header.length() % 2 == 0 ? header : header + " ").getBytes(StandardCharsets.UTF_8);
         ByteBuffer out = ByteBuffer.allocate(4 + head.length + 2 * film.body().length).order(ByteOrder.LITTLE_ENDIAN);

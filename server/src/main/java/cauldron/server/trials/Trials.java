@@ -77,12 +77,15 @@ public class Trials {
         return trials.save(new Trial(id, workId, block, number, names, recipe, clock.instant())).info();
     }
 
-    /** The film of a trial, for its student or their teacher. */
+    /** The film of a trial through one of its views, for its student or their teacher. */
     @Transactional(readOnly = true)
-    public Film film(UUID trialId, Person person) {
+    public Film film(UUID trialId, String view, Person person) {
         Trial trial = trials.findById(trialId).orElseThrow(() -> Problems.notFound("trial"));
         FilmPlan plan = ((Block.Films) assignments.open(trial.workId(), person).sheet().block(trial.block())).plan();
-        return Film.shoot(trial.recipe(), plan.view(), plan.rate(), plan.seconds());
+        if (!view.isEmpty() && !plan.views().contains(view)) {
+            throw Problems.notFound("view");
+        }
+        return Film.shoot(trial.recipe(), view.isEmpty() ? plan.views().get(0) : view, plan.rate(), plan.seconds());
     }
 
     /** The trials of works. */

@@ -25,7 +25,8 @@ public final class GasCylinder implements Apparatus {
     /** Left, bottom, width and height: room for what escapes on the left, the piston's rod on the right. */
     private static final double[] FRAME = {-24e-9, -14e-9, 222e-9, 108e-9};
 
-    private static final List<String> GASES = List.of("gas 1", "gas 2");
+    /** Told apart by the settings that name them. */
+    private static final List<String> GASES = List.of("gas1", "gas2");
     private static final List<String> MARKS = List.of("most probable", "mean", "root mean square");
 
     private static final Manifest MANIFEST = new Manifest("gas-cylinder", 1, "Gas cylinder",
@@ -63,15 +64,15 @@ public final class GasCylinder implements Apparatus {
             List.of(
                     channel("pressure", "p", "Pressure", "kPa", 0, 300, 1),
                     channel("temperature", "T", "Temperature", "K", 0, 1000, 1),
-                    channel("volume", "V", "Volume", "nm^3", 0, 205_000, 0),
+                    channel("volume", "V", "Volume", "nm³", 0, 205_000, 0),
                     channel("n1", "N_1", "Molecules of gas 1 inside", "", 0, 5000, 0),
                     channel("n2", "N_2", "Molecules of gas 2 inside", "", 0, 2500, 0),
                     channel("speed1", "v_1", "Mean speed, gas 1", "m/s", 0, 2000, 0),
                     channel("speed2", "v_2", "Mean speed, gas 2", "m/s", 0, 2000, 0),
                     channel("energy1", "ε_1", "Mean kinetic energy, gas 1", "zJ", 0, 20, 3),
                     channel("energy2", "ε_2", "Mean kinetic energy, gas 2", "zJ", 0, 20, 3),
-                    channel("pair-rate", "f_p", "Collisions of molecules, each ps", "ps^-1", 0, 100, 1),
-                    channel("wall-rate", "f_w", "Blows on the walls, each ps", "ps^-1", 0, 500, 1),
+                    channel("pair-rate", "f_p", "Collisions of molecules, each ps", "ps⁻¹", 0, 100, 1),
+                    channel("wall-rate", "f_w", "Blows on the walls, each ps", "ps⁻¹", 0, 500, 1),
                     channel("inner", "U", "Energy of the gas", "aJ", 0, 100, 4),
                     channel("heat", "Q", "Heat given to the gas", "aJ", -50, 50, 4),
                     channel("work", "W", "Work done on the gas", "aJ", -50, 50, 4),
@@ -98,9 +99,9 @@ public final class GasCylinder implements Apparatus {
                     field("hand.on", Kind.FLAG)),
             List.of(new Manifest.Handle("piston", "piston rod", "piston.x", "piston.y", "piston.grip")),
             List.of(new Manifest.Act("take-out", "Take the partition out", "partition=true")),
-            List.of(new Manifest.Layer("tag", "Tagged molecule"), new Manifest.Layer("path", "Path of the tagged molecule"),
+            List.of(new Manifest.Layer("tag", "Tagged molecule"), new Manifest.Layer("path", "Path of the tagged molecule", List.of("tag-x", "tag-y")),
                     new Manifest.Layer("large", "Molecules drawn larger than life")),
-            List.of("pressure-gauge", "thermometer", "ruler"),
+            List.of("fine-ruler", "stopwatch", "pressure-gauge", "thermometer"),
             List.of("The lighter gas taken for the hotter one", "All molecules taken to be equally fast",
                     "Pressure taken to come from speed alone"));
 

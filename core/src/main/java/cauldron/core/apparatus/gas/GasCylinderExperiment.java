@@ -107,7 +107,7 @@ final class GasCylinderExperiment implements Experiment {
     }
 
     @Override
-    public void act(Action action) {
+    public void act(Action action, EventSink sink) {
         if (action instanceof Action.Change) {
             change((Action.Change) action);
         } else if (action instanceof Action.Grab) {

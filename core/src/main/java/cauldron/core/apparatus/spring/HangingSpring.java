@@ -69,7 +69,7 @@ public final class HangingSpring implements Apparatus {
             List.of(new Manifest.Handle("body", "mass", "body.x", "body.y", "body.size")),
             List.of(new Manifest.Act("let-go", "Let go", "held=true")),
             List.of(new Manifest.Layer("forces", "Force arrows"), new Manifest.Layer("lines", "Natural length and equilibrium")),
-            List.of("ruler", "stopwatch"),
+            List.of("ruler", "stopwatch", "beam-timer", "markers", "magnifier"),
             List.of("Total length taken for the extension", "Grams for kilograms", "Gradient upside down",
                     "Period against mass read as a straight line"));
 

@@ -134,7 +134,7 @@ final class HangingSpringExperiment extends OdeExperiment {
     }
 
     @Override
-    public void act(Action action) {
+    public void act(Action action, EventSink sink) {
         double[] y = state().clone();
         if (action instanceof Action.Change) {
             change((Action.Change) action);

@@ -1,0 +1,98 @@
+import { scaleLinear } from 'd3-scale';
+import { useRef, useState } from 'react';
+import { countUp, printFixed, printShort, type Distribution, type Manifest, type Run } from '../core';
+import { Select, Slider, Symbol } from '../ui';
+import { useSize } from './useSize';
+
+const ENDS = [100, 200, 400, 600, 1000, 1500, 2000, 3000, 5000, 8000, 15000];
+const BINS = ['20', '40', '60', '100'];
+const LOOK = [{ color: 'var(--copper)', dash: '' }, { color: 'var(--indigo)', dash: '6 3' }];
+const MARK_DASH = ['', '5 3', '2 2'];
+
+/** How a quantity is spread over many bodies now: a histogram for each population, theory's curve over it. */
+export function HistogramPanel({ m, run, distribution: d, names, tagged }: { m: Manifest; run: Run; distribution: Distribution; names: string[]; tagged: boolean }) {
+  const box = useRef<HTMLElement>(null);
+  const { width: W, type } = useSize(box);
+  const [bins, setBins] = useState('40');
+  const [limit, setLimit] = useState(0.4 * d.typicalMax);
+  const [alone, setAlone] = useState('both');
+  const end = useRef(d.typicalMax);
+  const index = m.distributions.indexOf(d);
+  const which = d.populations.map((_, i) => i);
+  const n = Number(bins);
+  const count = () => which.map((p) => countUp(run, d, index, p, end.current / d.perSi / n, n, limit / d.perSi));
+  let counted = count();
+  // The scale follows the gas in coarse steps, and not back and forth around one of them.
+  const widest = 3.1 * Math.max(...counted.map((c) => (c.n ? c.marks[1] * d.perSi : 0)));
+  if (widest > 1.15 * end.current || (widest > 0 && widest < 0.5 * end.current)) {
+    const base = d.typicalMax / 1500;
+    end.current = (ENDS.find((e) => e * base >= widest) ?? ENDS.at(-1)!) * base;
+    counted = count();
+  }
+  const shown = which.filter((p) => counted[p].n > 0 && (alone === 'both' || alone === String(p)));
+  const top = Math.max(5, ...shown.map((p) => 1.25 * Math.max(...counted[p].curve)));
+  const H = Math.max(120, Math.min(0.42 * W, 15 * type));
+  const PAD = { left: 3.6 * type, right: 1.2 * type, top: 2.2 * type, bottom: 2.4 * type };
+  const x = scaleLinear([0, end.current], [PAD.left, W - PAD.right]);
+  const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top]).clamp(true);
+  const steps = (values: Float64Array) => {
+    let path = `M${x(0)} ${y(0)}`;
+    for (let i = 0; i < n; i++) path += `V${y(values[i]).toFixed(1)}H${x(((i + 1) * end.current) / n).toFixed(1)}`;
+    return `${path}V${y(0)}`;
+  };
+  const curve = (values: Float64Array) => {
+    let path = '';
+    for (let i = 0; i <= n; i++) path += `${i ? 'L' : 'M'}${x((i * end.current) / n).toFixed(1)} ${y(values[i]).toFixed(1)}`;
+    return path;
+  };
+  return (
+    <figure ref={box} className="flex flex-col gap-1" aria-label={`Histogram: ${d.name}`}>
+      <figcaption className="flex flex-wrap items-center gap-x-4 gap-y-1 text-fine">
+        <b>{d.name}, <Symbol text={d.symbol} /></b>
+        {which.filter((p) => counted[p].n > 0).map((p) => (
+          <span key={p} className="inline-flex items-center gap-1.5">
+            <svg width="22" height="12" aria-hidden><rect x="1" y="2" width="20" height="9" fill={p ? 'none' : LOOK[p].color} fillOpacity="0.35" stroke={LOOK[p].color} strokeWidth="1.6" strokeDasharray={LOOK[p].dash} /></svg>
+            {names[p]}, <span className="mono">{counted[p].n}</span>
+          </span>
+        ))}
+        <span className="ml-auto inline-flex items-center gap-3">
+          {counted.every((c) => c.n > 0) && <Select label="Show" value={alone} onChange={setAlone} options={[{ id: 'both', name: 'both gases' }, ...which.map((p) => ({ id: String(p), name: d.populations[p] }))]} />}
+          <Select label="Bins" value={bins} onChange={setBins} options={BINS.map((b) => ({ id: b, name: b }))} />
+        </span>
+      </figcaption>
+      <svg width={W} height={H} role="img" aria-label={shown.map((p) => `${names[p]}: ${d.marks.map((k, i) => `${k} ${printShort(Number((counted[p].marks[i] * d.perSi).toPrecision(3)))} ${d.unit}`).join(', ')}`).join('; ')}>
+        {y.ticks(4).map((t) => (
+          <g key={t}>
+            <line x1={PAD.left} x2={W - PAD.right} y1={y(t)} y2={y(t)} stroke="var(--line)" />
+            <text x={PAD.left - 5} y={y(t) + type / 3} textAnchor="end" fontSize={type} className="mono" fill="var(--soft)">{t}</text>
+          </g>
+        ))}
+        {x.ticks(Math.min(8, W / (5 * type))).map((t) => <text key={t} x={x(t)} y={H - PAD.bottom + 1.15 * type} textAnchor="middle" fontSize={type} className="mono" fill="var(--soft)">{t}</text>)}
+        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize={type}><tspan fontStyle="italic" fill="var(--ink)">{d.symbol}</tspan><tspan fill="var(--ink)"> / {d.unit}</tspan></text>
+        <text x={4} y={type} fontSize={type} fill="var(--soft)">molecules in each bin</text>
+        {shown.map((p) => <path key={`b${p}`} d={steps(counted[p].counts)} fill={p ? 'none' : LOOK[p].color} fillOpacity="0.28" stroke={LOOK[p].color} strokeWidth="1.2" strokeDasharray={LOOK[p].dash} data-histogram={d.id} />)}
+        {shown.map((p) => <path key={`c${p}`} d={curve(counted[p].curve)} fill="none" stroke={LOOK[p].color} strokeWidth="2.4" data-theory={d.id} />)}
+        {(shown.length === 1 ? shown : shown.slice(0, 2)).map((p) => [...counted[p].marks].map((v, i) => (
+          <line key={`${p}${i}`} x1={x(v * d.perSi)} x2={x(v * d.perSi)} y1={y(0)} y2={PAD.top} stroke={LOOK[p].color} strokeWidth="1.3" strokeDasharray={MARK_DASH[i]} />
+        )))}
+        {tagged && which.map((p) => !Number.isNaN(counted[p].followed) && (
+          <path key={`t${p}`} d={`M${x(Math.min(end.current, counted[p].followed * d.perSi))} ${y(0)}l${-0.5 * type} ${0.9 * type}h${type}Z`} fill="var(--plum)"><title>the tagged molecule</title></path>
+        ))}
+        <line x1={x(Math.min(limit, end.current))} x2={x(Math.min(limit, end.current))} y1={y(0)} y2={PAD.top - 0.4 * type} stroke="var(--ink)" strokeWidth="1.6" strokeDasharray="9 3" />
+      </svg>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-fine">
+        <span className="inline-flex min-w-56 flex-1 items-center gap-2">
+          <span className="whitespace-nowrap">above <span className="mono">{printShort(Number(limit.toPrecision(3)))}</span> {d.unit}</span>
+          <Slider label={`Limit of ${d.name.toLowerCase()}`} className="min-w-24 flex-1" value={Math.min(limit, end.current)} min={0} max={end.current} step={end.current / 200} onChange={setLimit} valueText={`${printShort(limit)} ${d.unit}`} />
+          {shown.map((p) => <b key={p} className="mono whitespace-nowrap" style={{ color: LOOK[p].color }} data-share={p}>{printFixed(100 * counted[p].shareAbove, 1)} %</b>)}
+        </span>
+        {d.marks.map((k, i) => (
+          <span key={k} className="inline-flex items-center gap-1.5 whitespace-nowrap">
+            <svg width="16" height="10" aria-hidden><line x1="8" x2="8" y1="0" y2="10" stroke="var(--ink)" strokeWidth="1.6" strokeDasharray={MARK_DASH[i]} /></svg>
+            {k} {shown.map((p) => <span key={p} className="mono" style={{ color: LOOK[p].color }}>{printFixed(counted[p].marks[i] * d.perSi, d.unit === 'm/s' ? 0 : 2)} </span>)}
+          </span>
+        ))}
+      </div>
+    </figure>
+  );
+}

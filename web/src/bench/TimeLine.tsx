@@ -1,0 +1,39 @@
+import type { Loop } from './useRuns';
+import type { Manifest, Run } from '../core';
+import { Slider } from '../ui';
+import { timeText } from './time';
+
+/** More marks than this can't be told apart; then only every so many are drawn. */
+const MOST_MARKS = 240;
+const MARK_LOOK = ['var(--ink)', 'var(--copper)', 'var(--indigo)', 'var(--verdigris)'];
+
+/** The whole run as a line: its events as marks, the stretch that is looped, and the moment shown. */
+export function TimeLine({ m, run, loop, onSeek, disabled }: { m: Manifest; run: Run; loop: Loop | null; onSeek: (t: number) => void; disabled: boolean }) {
+  const head = Math.max(run.head(), 1e-6 * m.speed);
+  const events = run.events();
+  const every = Math.ceil(events.length / 2 / MOST_MARKS);
+  const marks: { kind: number; at: number }[] = [];
+  for (let i = 0; i < events.length; i += 2 * every) marks.push({ kind: events[i], at: events[i + 1] / head });
+  return (
+    <div className="relative min-w-24 flex-1">
+      <svg className="pointer-events-none absolute inset-x-2 top-0 h-full w-[calc(100%-1rem)]" aria-hidden>
+        {loop && <rect x={`${(100 * loop.from) / head}%`} width={`${(100 * Math.max(0, loop.to - loop.from)) / head}%`} y="20%" height="60%" fill="var(--plum)" fillOpacity="0.25" />}
+        {marks.map(({ kind, at }, i) => <line key={i} x1={`${100 * at}%`} x2={`${100 * at}%`} y1={kind % 2 ? '0%' : '12%'} y2={kind % 2 ? '30%' : '42%'} stroke={MARK_LOOK[kind % MARK_LOOK.length]} strokeWidth="1.6" data-event={m.events[kind].id} />)}
+      </svg>
+      {/* The slider counts in parts of the run, whatever its unit of time. */}
+      <Slider label="Time line" className="w-full" value={run.time() / head} min={0} max={1} step={Math.min(0.01, m.interval / 4 / head)} disabled={disabled} onChange={(v) => onSeek(v * head)} valueText={timeText(m, run.time())} />
+    </div>
+  );
+}
+
+/** The time of the next or previous event that is recorded, or null. */
+export function neighbourEvent(run: Run, step: 1 | -1): number | null {
+  const events = run.events();
+  const now = run.time();
+  let found: number | null = null;
+  for (let i = 1; i < events.length; i += 2) {
+    if (step > 0 && events[i] > now) return events[i];
+    if (step < 0 && events[i] < now) found = events[i];
+  }
+  return found;
+}

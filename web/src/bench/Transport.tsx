@@ -1,0 +1,51 @@
+import { Pause, Play, Repeat, RotateCcw, SkipBack, SkipForward, StepBack, StepForward } from 'lucide-react';
+import { isShown } from '../core';
+import { Button, IconButton, Select } from '../ui';
+import { StopAtMenu } from './StopAtMenu';
+import { neighbourEvent, TimeLine } from './TimeLine';
+import { timeText } from './time';
+import type { BenchState } from './useBench';
+
+const SPEEDS: [number, string][] = [[1 / 32, '1/32'], [1 / 16, '1/16'], [1 / 8, '1/8'], [1 / 4, '1/4'], [1 / 2, '1/2'], [1, '1'], [2, '2'], [4, '4'], [8, '8']];
+
+/** Run, pause, step, restart, go anywhere in the run, loop, stop where told. */
+export function Transport({ bench, compact, children }: { bench: BenchState; compact?: boolean; children?: React.ReactNode }) {
+  const { m, live } = bench;
+  const { run, settings } = live.sides[0];
+  const begun = run.head() > 0;
+  const step = (frames: number) => live.seek(run.time() + frames * m.interval);
+  const jump = (by: 1 | -1) => {
+    const to = neighbourEvent(run, by);
+    if (to !== null) live.seek(to);
+  };
+  const loop = () => {
+    if (live.loop && live.loop.to < Infinity) live.setLoop(null);
+    else if (live.loop) live.setLoop(run.time() > live.loop.from ? { from: live.loop.from, to: run.time() } : null);
+    else live.setLoop({ from: run.time(), to: Infinity });
+  };
+  const loopName = !live.loop ? 'Loop: begin here' : live.loop.to === Infinity ? 'Loop: end here' : 'Leave the loop';
+  return (
+    <footer className="col-span-full flex flex-wrap items-center gap-x-2 gap-y-1.5 border-t bg-sheet px-3 py-2" aria-label="Transport">
+      <Button kind="main" className="w-24" onClick={() => live.play(!live.playing)}>
+        {live.playing ? <><Pause size={16} />Pause</> : <><Play size={16} />Run</>}
+      </Button>
+      <IconButton label="Restart with these settings" onClick={() => bench.restart()} disabled={!begun}><RotateCcw size={16} /></IconButton>
+      <span className="inline-flex">
+        <IconButton label="To the event before" className="rounded-r-none!" onClick={() => jump(-1)} disabled={!begun || run.time() === 0}><SkipBack size={15} /></IconButton>
+        {!compact && <IconButton label="Ten frames back" className="-ml-px rounded-none!" onClick={() => step(-10)} disabled={run.time() === 0}>−10</IconButton>}
+        <IconButton label="One frame back" className="-ml-px rounded-none!" onClick={() => step(-1)} disabled={run.time() === 0}><StepBack size={15} /></IconButton>
+        <IconButton label="One frame forward" className="-ml-px rounded-none!" onClick={() => step(1)}><StepForward size={15} /></IconButton>
+        {!compact && <IconButton label="Ten frames forward" className="-ml-px rounded-none!" onClick={() => step(10)}>+10</IconButton>}
+        <IconButton label="To the next event" className="-ml-px rounded-l-none!" onClick={() => jump(1)} disabled={!begun || neighbourEvent(run, 1) === null}><SkipForward size={15} /></IconButton>
+      </span>
+      {m.acts.filter((a) => isShown(a.shownWhen, settings)).map((a) => <Button key={a.id} onClick={() => live.sides.forEach((_, i) => bench.perform(i, a.id))}>{a.name}</Button>)}
+      <TimeLine m={m} run={run} loop={live.loop && { from: live.loop.from, to: Math.min(live.loop.to, run.time()) }} onSeek={live.seek} disabled={!begun} />
+      <output className="mono min-w-22 text-right text-lead font-semibold whitespace-nowrap" data-testid="time">{timeText(m, run.time())}</output>
+      <IconButton label={loopName} aria-pressed={!!live.loop} className={live.loop ? 'border-plum! text-plum!' : ''} onClick={loop} disabled={!begun}><Repeat size={15} /></IconButton>
+      <Select label="Speed" hideLabel={compact} value={String(live.speed)} onChange={(v) => live.setSpeed(Number(v))} options={SPEEDS.map(([s, name]) => ({ id: String(s), name: `${name}×` }))} />
+      <StopAtMenu m={m} onStopAt={live.stopAt} begun={begun} />
+      {children}
+      <span className="sr-only" role="status">{live.stopped ? `Stopped at ${timeText(m, run.time())}` : ''}</span>
+    </footer>
+  );
+}

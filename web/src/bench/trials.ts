@@ -1,0 +1,65 @@
+import Dexie, { type Table } from 'dexie';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Recipe, SettingValues } from '../core';
+import type { Sketch } from './DrawOver';
+
+/** One run of an open bench, kept with its recipe. */
+export interface KeptTrial {
+  id: string;
+  number: number;
+  name: string;
+  note: string;
+  at: string;
+  recipe: Recipe;
+  /** How far it was run, in model seconds. */
+  until: number;
+  /** The settings as they stood last. */
+  settings: SettingValues;
+  /** The scene when it was kept, for its small picture. */
+  scene: number[];
+  frame: number[];
+  sketches: Sketch[];
+  removed?: boolean;
+}
+
+/** Where trials are kept: in a lab the notebook, on the teacher's bench this device. */
+export interface TrialShelf {
+  trials: KeptTrial[];
+  keep(trial: KeptTrial): void;
+}
+
+interface Stored extends KeptTrial { shelf: string }
+
+class BenchDatabase extends Dexie {
+  trials!: Table<Stored, string>;
+
+  constructor() {
+    super('cauldron-bench');
+    this.version(1).stores({ trials: 'id, shelf' });
+  }
+}
+
+const MOST_KEPT = 60;
+const database = new BenchDatabase();
+
+/** Trials of one person with one apparatus, on this device. The oldest go when there are too many. */
+export function useDeviceShelf(person: string, apparatus: string): TrialShelf {
+  const shelf = `${person}/${apparatus}`;
+  const [trials, setTrials] = useState<KeptTrial[]>([]);
+  useEffect(() => {
+    let here = true;
+    void database.trials.where('shelf').equals(shelf).toArray().then((found) => {
+      if (here) setTrials((now) => [...found.filter((f) => !now.some((n) => n.id === f.id)), ...now].sort((a, b) => a.number - b.number));
+    }).catch(() => undefined);
+    return () => { here = false; };
+  }, [shelf]);
+  const keep = useCallback((trial: KeptTrial) => {
+    setTrials((now) => {
+      const next = [...now.filter((t) => t.id !== trial.id), trial].sort((a, b) => a.number - b.number);
+      const gone = next.slice(0, Math.max(0, next.length - MOST_KEPT));
+      void database.trials.put({ ...trial, shelf }).then(() => database.trials.bulkDelete(gone.map((t) => t.id))).catch(() => undefined);
+      return next.slice(gone.length);
+    });
+  }, [shelf]);
+  return useMemo(() => ({ trials, keep }), [trials, keep]);
+}

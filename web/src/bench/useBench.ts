@@ -1,0 +1,104 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { initialSettings, placed, type Manifest, type SettingValue, type SettingValues } from '../core';
+import { pictureOfRun, toMetres, type Picture } from '../scenes/picture';
+import type { Shape, Sketch } from './DrawOver';
+import type { KeptTrial, TrialShelf } from './trials';
+import { useRuns } from './useRuns';
+
+/** How long a run must rest before it is kept, in ms: a step through frames keeps it once. */
+const REST = 400;
+
+interface Identity { id: string; number: number; name: string; note: string; at: string }
+
+/** A bench at work: runs, what changes them, and the history in which each is kept. */
+export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues) {
+  const live = useRuns(m, { ...initialSettings(m), ...setup });
+  const [trouble, setTrouble] = useState<string | undefined>();
+  const [sketches, setSketches] = useState<Sketch[]>([]);
+  const identities = useRef<(Identity | null)[]>([null, null]);
+  const shelfNow = useRef(shelf);
+  shelfNow.current = shelf;
+
+  /** Keeps what is on one side, as a new trial or as the one it already is. */
+  const keep = useCallback((side: number, drawn: Sketch[]) => {
+    const s = live.sides[side];
+    if (!s || s.run.head() === 0) return;
+    const number = 1 + shelfNow.current.trials.reduce((most, t) => Math.max(most, t.number), 0);
+    identities.current[side] ??= { id: crypto.randomUUID(), number: number + (side && !identities.current[0] ? 1 : 0), name: '', note: '', at: new Date().toISOString() };
+    const known = shelfNow.current.trials.find((t) => t.id === identities.current[side]!.id);
+    shelfNow.current.keep({
+      ...identities.current[side], ...(known && { name: known.name, note: known.note }), recipe: s.run.recipe(), until: s.run.head(), settings: s.settings,
+      scene: [...s.run.scene()], frame: [...s.run.frame(m.views[0].id)], sketches: drawn.filter((d) => d.side === side),
+    });
+  }, [live.sides]);
+  const keepAll = useCallback(() => live.sides.forEach((_, i) => keep(i, sketches)), [live.sides, keep, sketches]);
+
+  const { playing } = live;
+  const heads = live.sides.map((s) => s.run.head()).join();
+  useEffect(() => {
+    if (playing) return;
+    const timer = setTimeout(keepAll, REST);
+    return () => clearTimeout(timer);
+  }, [playing, heads, keepAll]);
+
+  const afresh = () => {
+    identities.current = [null, null];
+    setSketches([]);
+    setTrouble(undefined);
+  };
+  const restart: typeof live.restart = (change) => {
+    keepAll();
+    afresh();
+    live.restart(change);
+  };
+  const change = (side: number, id: string, value: SettingValue) => {
+    const s = live.sides[side];
+    const next = { ...s.settings, [id]: value };
+    if (s.run.head() > 0 && m.settings.find((x) => x.id === id)!.live) {
+      setTrouble(live.act(side, { type: 'change', setting: id, value }, next));
+    } else {
+      restart({ side, settings: next });
+    }
+  };
+  const grab = (side: number, handle: string) => {
+    if (live.sides[side].run.head() > 0) setTrouble(live.act(side, { type: 'grab', handle }));
+  };
+  const move = (side: number, handle: string, picture: Picture, x: number, y: number) => {
+    const s = live.sides[side];
+    const at = toMetres(picture, s.run.frame(m.views[0].id), x, y);
+    if (s.run.head() > 0) live.act(side, { type: 'move', ...at });
+    else live.restart({ side, settings: { ...s.settings, ...placed(m.id, handle, at.x, at.y, s.settings) } });
+  };
+  const letGo = (side: number) => {
+    if (live.sides[side].run.head() > 0) live.act(side, { type: 'letGo' });
+  };
+  const perform = (side: number, act: string) => setTrouble(live.act(side, { type: 'perform', act }));
+  /** Puts a kept trial back on the bench, to look at again or to go on from. */
+  const load = (t: KeptTrial) => {
+    keepAll();
+    afresh();
+    identities.current = [{ id: t.id, number: t.number, name: t.name, note: t.note, at: t.at }, null];
+    setSketches(t.sketches);
+    live.load(t.recipe, t.until, t.settings);
+  };
+  /** A new run with the settings a kept one began with. */
+  const repeat = (t: KeptTrial) => restart({ side: 0, settings: t.recipe.settings });
+
+  const pictureOf = (side: number): Picture => {
+    const { run } = live.sides[side];
+    const values = run.crowd();
+    return pictureOfRun(m, run.scene(), run.frame(m.views[0].id), run.crowdCount() > 0 ? { values, count: run.crowdCount() } : undefined);
+  };
+  // What was drawn belongs to one moment, and is seen only there.
+  const here = (side: number) => (s: Sketch) => s.side === side && Math.abs(s.time - live.sides[side].run.time()) < 1e-3 * m.interval;
+  const shapes = (side: number) => sketches.find(here(side))?.shapes ?? [];
+  const draw = (side: number, next: Shape[]) => {
+    const rest = sketches.filter((s) => !here(side)(s));
+    setSketches(next.length ? [...rest, { time: live.sides[side].run.time(), side, shapes: next }] : rest);
+  };
+  const trialOf = (side: number) => identities.current[side]?.id ?? null;
+
+  return { m, live, trouble, change, grab, move, letGo, perform, restart, load, repeat, pictureOf, shapes, draw, sketches, keepAll, trialOf };
+}
+
+export type BenchState = ReturnType<typeof useBench>;

@@ -1,0 +1,104 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { openRun, replay, type Action, type Manifest, type Recipe, type Run, type SettingValues, type StopAt } from '../core';
+
+/** Longest stretch of wall time that one frame makes up for, so that a hidden tab doesn't leap ahead. */
+const LONGEST_FRAME = 0.1;
+
+export interface Side { settings: SettingValues; run: Run; seed: number }
+export interface Loop { from: number; to: number }
+
+/**
+ * One live run, or two side by side under one transport: plays at the display's rate, steps, seeks,
+ * loops, stops where it is told, and takes actions.
+ */
+export function useRuns(m: Manifest, first: SettingValues) {
+  const sides = useRef<Side[]>(null!);
+  if (sides.current === null) sides.current = [{ settings: first, run: openRun(m.id, first, 1), seed: 1 }];
+  const [, setTick] = useState(0);
+  const [playing, setPlaying] = useState(false);
+  const [speed, setSpeed] = useState(1);
+  const [stopped, setStopped] = useState(false);
+  const [loop, setLoop] = useState<Loop | null>(null);
+  const loopNow = useRef(loop);
+  loopNow.current = loop;
+  const show = useCallback(() => setTick((t) => t + 1), []);
+
+  const seekAll = useCallback((time: number) => sides.current.forEach((s) => s.run.seek(Math.max(0, time))), []);
+
+  useEffect(() => {
+    if (!playing) return;
+    let last = performance.now();
+    let handle = requestAnimationFrame(function frame(now) {
+      const seconds = Math.min(LONGEST_FRAME, Math.max(0, (now - last) / 1000)) * speed * m.speed;
+      last = now;
+      const around = loopNow.current;
+      let at = -1;
+      for (const s of sides.current) {
+        if (s.run.advance(seconds)) at = s.run.time();
+      }
+      if (at >= 0) {
+        // The one that came to its place tells the other where to wait. No further frame: it would run past
+        // the place before React has heard of the stop.
+        seekAll(at);
+        setPlaying(false);
+        setStopped(true);
+        show();
+        return;
+      }
+      if (around && sides.current[0].run.time() >= around.to) seekAll(around.from);
+      show();
+      handle = requestAnimationFrame(frame);
+    });
+    return () => cancelAnimationFrame(handle);
+  }, [playing, speed, m, show, seekAll]);
+
+  const play = useCallback((on: boolean) => { setStopped(false); setPlaying(on); }, []);
+  const rest = useCallback(() => { setPlaying(false); setStopped(false); show(); }, [show]);
+  /** Starts afresh: every side, those at one place with new settings or a new seed. */
+  const restart = useCallback((change?: { side: number; settings?: SettingValues; seed?: number }) => {
+    sides.current = sides.current.map((s, i) => {
+      const next = change?.side === i ? { ...s, ...(change.settings && { settings: change.settings }), ...(change.seed && { seed: change.seed }) } : s;
+      return { ...next, run: openRun(m.id, next.settings, next.seed) };
+    });
+    setLoop(null);
+    rest();
+  }, [m, rest]);
+  /** Puts a recipe on the bench again, shown from its beginning up to where it had come. */
+  const load = useCallback((recipe: Recipe, until: number, settings: SettingValues) => {
+    sides.current = [{ settings, run: replay(recipe, until), seed: recipe.seed }];
+    setLoop(null);
+    rest();
+  }, [rest]);
+  const seek = useCallback((time: number) => { seekAll(time); rest(); }, [seekAll, rest]);
+  const act = useCallback((side: number, action: Action, settings?: SettingValues) => {
+    const answer = sides.current[side].run.act(action);
+    if (!answer.error && settings) sides.current[side] = { ...sides.current[side], settings };
+    show();
+    return answer.error;
+  }, [show]);
+  const stopAt = useCallback((condition: StopAt, backwards: boolean) => {
+    const run = sides.current[0].run;
+    sides.current.forEach((s) => s.run.clearStop());
+    if (backwards) {
+      const answer = run.back(condition);
+      if ('error' in answer) return answer.error;
+      if (!answer.found) return 'That has not happened yet before this moment.';
+      seekAll(run.time());
+      rest();
+      setStopped(true);
+      return undefined;
+    }
+    const error = run.stopAt(condition).error;
+    if (!error) play(true);
+    return error;
+  }, [play, rest, seekAll]);
+  const sideBySide = useCallback((on: boolean) => {
+    const [one] = sides.current;
+    sides.current = on ? [one, { ...one, run: openRun(m.id, one.settings, one.seed) }] : [one];
+    restart();
+  }, [m, restart]);
+
+  return { sides: sides.current, playing, play, speed, setSpeed, restart, load, seek, act, stopAt, stopped, loop, setLoop, sideBySide, show };
+}
+
+export type LiveRuns = ReturnType<typeof useRuns>;

@@ -1,0 +1,64 @@
+import { Gauge, ListOrdered, MapPin, Ruler as RulerIcon, Search, Timer, Waypoints } from 'lucide-react';
+import { useStage } from '../bench/Stage';
+import type { Instrument } from '../core';
+import { BeamTimer } from './BeamTimer';
+import { Magnifier } from './Magnifier';
+import { Markers } from './Markers';
+import { freshPlacing, type Placing, type Straight } from './placing';
+import { Protractor } from './Protractor';
+import { Ruler } from './Ruler';
+import { snapTo } from './snap';
+import { Tape } from './Tape';
+import type { InstrumentState } from './useInstruments';
+import type { Picture } from '../scenes/picture';
+
+/** The instruments that lie over a picture. `content` is the id of the group that the magnifier enlarges. */
+export function InstrumentLayer({ state: s, picture, content, points = [] }: { state: InstrumentState; picture: Picture; content: string; points?: { x: number; y: number }[] }) {
+  const { pixel } = useStage();
+  const { placing } = s;
+  const put = s.readOnly ? undefined : (more: Partial<Placing>) => s.setPlacing({ ...placing, ...more });
+  const straight = s.tray.filter((i) => i.shape === 'straight' && placing[i.id as 'ruler']);
+  return (
+    <>
+      {placing.markers && <Markers state={s} picture={picture} />}
+      <g id={`${content}-instruments`}>
+        {placing.protractor && <Protractor place={placing.protractor} onMove={put && ((protractor) => put({ protractor }))} />}
+        {straight.map((i) => {
+          const place = placing[i.id as 'ruler'] as Straight;
+          return <Ruler key={i.id} instrument={i} scale={picture.scale} place={place} onMove={put && ((p) => put({ [i.id]: { ...place, ...p } }))} onDropped={put && (() => put({ [i.id]: { ...place, ...snapTo(points, place, pixel) } }))} />;
+        })}
+        {placing.tape && <Tape instrument={s.tray.find((i) => i.id === 'tape') ?? null} scale={picture.scale} place={placing.tape} points={points} onMove={put && ((tape) => put({ tape }))} />}
+        {placing['beam-timer'] && <BeamTimer place={placing['beam-timer']} onMove={put && ((p) => put({ 'beam-timer': p }))} />}
+      </g>
+      {placing.magnifier && <Magnifier place={placing.magnifier} content={content} onMove={put && ((magnifier) => put({ magnifier }))} />}
+    </>
+  );
+}
+
+/** What can be taken, at the picture's edge. */
+export function Tray({ state: s }: { state: InstrumentState }) {
+  if (s.tray.length === 0) return null;
+  const toggle = (i: Instrument) => {
+    const key = i.id as keyof Placing;
+    s.setPlacing(s.placing[key] ? { ...s.placing, [key]: undefined } : { ...s.placing, ...freshPlacing(i.id, s.picture, s.frame) });
+  };
+  return (
+    <fieldset className="absolute top-2 right-2 flex flex-col gap-0.5 rounded-house border bg-sheet/95 p-1.5">
+      <legend className="sr-only">Instrument tray</legend>
+      {s.tray.map((i) => (
+        <button key={i.id} type="button" aria-pressed={!!s.placing[i.id as keyof Placing]} onClick={() => toggle(i)} disabled={s.readOnly} className="flex items-center gap-2 rounded-house px-2 py-0.5 text-left hover:bg-line/50 aria-pressed:font-semibold aria-pressed:text-copper">
+          <InstrumentIcon shape={i.shape} />{i.name}
+        </button>
+      ))}
+    </fieldset>
+  );
+}
+
+export function InstrumentIcon({ shape }: { shape: Instrument['shape'] }) {
+  const icons = { straight: RulerIcon, tape: ListOrdered, clock: Timer, gauge: Gauge, lens: Search, markers: MapPin, gate: Waypoints } as const;
+  if (shape !== 'angular') {
+    const Icon = icons[shape];
+    return <Icon size={16} aria-hidden />;
+  }
+  return <svg width="16" height="16" viewBox="0 0 16 16" fill="none" stroke="currentColor" strokeWidth="1.4" aria-hidden><path d="M1.500 4.500a6.500 6.500 0 0 0 13 0ZM8 4.500v6" /></svg>;
+}
