@@ -97,13 +97,13 @@ function Bench({ m }: { m: Manifest }) {
 
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Bench">
         {drawing && <DrawTools tool={tool} onTool={setTool} onUndo={() => bench.draw(at, shapes.slice(0, -1))} onClear={() => bench.draw(at, [])} empty={shapes.length === 0} />}
+        <Tray state={instruments} />
         <div className="relative grid min-h-0 flex-1" style={{ gridTemplateColumns: two ? '1fr 1fr' : '1fr' }}>
           {live.sides.map((_, i) => (
             <BenchStage key={i} bench={bench} side={i} layers={layers} tool={live.playing ? null : tool} behind={i === 0 ? behind : []} label={two ? 'AB'[i] : undefined}>
               {i === 0 ? (picture) => <InstrumentLayer state={instruments} picture={picture} content="bench-content-0" points={snapPoints(m, picture, instruments.markers, instruments.frame)} /> : undefined}
             </BenchStage>
           ))}
-          <Tray state={instruments} />
           {leftShown !== 'settings' && bench.trouble && <div className="absolute bottom-2 left-2"><Trouble error={bench.trouble} /></div>}
         </div>
         {bins.length > 0 && !pictureOnly && (

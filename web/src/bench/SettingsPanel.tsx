@@ -3,9 +3,9 @@ import { useEffect, useId, useState } from 'react';
 import { checkSetting, isShown, printShort, type AmountSetting, type Manifest, type Setting, type SettingValue, type SettingValues } from '../core';
 import { Select, Slider, Symbol, Toggle } from '../ui';
 
-/** Every setting the manifest declares: slider and typed value, choice, switch. */
-export function SettingsPanel({ m, values, onChange }: { m: Manifest; values: SettingValues; onChange: (id: string, value: SettingValue) => void }) {
-  const shown = m.settings.filter((s) => isShown(s.shownWhen, values));
+/** Settings as the manifest declares them, all or `only` some: slider and typed value, choice, switch. */
+export function SettingsPanel({ m, values, onChange, only }: { m: Manifest; values: SettingValues; onChange: (id: string, value: SettingValue) => void; only?: string[] }) {
+  const shown = m.settings.filter((s) => isShown(s.shownWhen, values) && (!only || only.includes(s.id)));
   const groups = [...new Set(shown.map((s) => s.group))];
   return (
     <div className="flex flex-col gap-3">

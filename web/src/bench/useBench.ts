@@ -11,8 +11,8 @@ const REST = 400;
 interface Identity { id: string; number: number; name: string; note: string; at: string }
 
 /** A bench at work: runs, what changes them, and the history in which each is kept. */
-export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues) {
-  const live = useRuns(m, { ...initialSettings(m), ...setup });
+export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, seed?: number) {
+  const live = useRuns(m, { ...initialSettings(m), ...setup }, seed);
   const [trouble, setTrouble] = useState<string | undefined>();
   const [sketches, setSketches] = useState<Sketch[]>([]);
   const identities = useRef<(Identity | null)[]>([null, null]);

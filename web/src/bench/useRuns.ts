@@ -11,9 +11,9 @@ export interface Loop { from: number; to: number }
  * One live run, or two side by side under one transport: plays at the display's rate, steps, seeks,
  * loops, stops where it is told, and takes actions.
  */
-export function useRuns(m: Manifest, first: SettingValues) {
+export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   const sides = useRef<Side[]>(null!);
-  if (sides.current === null) sides.current = [{ settings: first, run: openRun(m.id, first, 1), seed: 1 }];
+  if (sides.current === null) sides.current = [{ settings: first, run: openRun(m.id, first, seed), seed }];
   const [, setTick] = useState(0);
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState(1);

@@ -77,6 +77,7 @@ export function FilmBench({ apparatus, view, views, onView, film, title, frame, 
   const name = m.views.find((v) => v.id === view)?.name;
   return (
     <section className="flex h-full min-h-0 flex-col" aria-label="Recording">
+      <Tray state={state} />
       <div className="relative flex min-h-0 flex-1">
         <Stage picture={picture} label={`Recording: ${title}, ${name}`} className="flex-1">
           <g id="film-content"><Drawing picture={picture} layers={NO_LAYERS} view={view} /></g>
@@ -91,7 +92,6 @@ export function FilmBench({ apparatus, view, views, onView, film, title, frame, 
           <p className="pointer-events-none rounded-house border bg-sheet/90 px-2.5 py-1 text-fine">{film.header.rate} frames/s</p>
         </div>
         {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
-        <Tray state={state} />
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-y bg-sheet px-3 py-1.5">
         <IconButton label={playing ? 'Pause' : 'Play'} onClick={() => setPlaying(!playing)} className="border-ink! bg-ink! text-paper!" disabled={frame >= film.last}>{playing ? <Pause size={16} /> : <Play size={16} />}</IconButton>

@@ -35,7 +35,7 @@ export function InstrumentLayer({ state: s, picture, content, points = [] }: { s
   );
 }
 
-/** What can be taken, at the picture's edge. */
+/** What can be taken: a strip above the picture, so that it covers nothing. */
 export function Tray({ state: s }: { state: InstrumentState }) {
   if (s.tray.length === 0) return null;
   const toggle = (i: Instrument) => {
@@ -43,10 +43,10 @@ export function Tray({ state: s }: { state: InstrumentState }) {
     s.setPlacing(s.placing[key] ? { ...s.placing, [key]: undefined } : { ...s.placing, ...freshPlacing(i.id, s.picture, s.frame) });
   };
   return (
-    <fieldset className="absolute top-2 right-2 flex flex-col gap-0.5 rounded-house border bg-sheet/95 p-1.5">
+    <fieldset className="flex flex-wrap items-center gap-x-1 border-b bg-sheet px-2 py-0.5">
       <legend className="sr-only">Instrument tray</legend>
       {s.tray.map((i) => (
-        <button key={i.id} type="button" aria-pressed={!!s.placing[i.id as keyof Placing]} onClick={() => toggle(i)} disabled={s.readOnly} className="flex items-center gap-2 rounded-house px-2 py-0.5 text-left hover:bg-line/50 aria-pressed:font-semibold aria-pressed:text-copper">
+        <button key={i.id} type="button" aria-pressed={!!s.placing[i.id as keyof Placing]} onClick={() => toggle(i)} disabled={s.readOnly} className="flex items-center gap-1.5 rounded-house px-2 py-0.5 text-fine hover:bg-line/50 aria-pressed:font-semibold aria-pressed:text-copper">
           <InstrumentIcon shape={i.shape} />{i.name}
         </button>
       ))}

@@ -15,10 +15,16 @@ interface Props {
   onCell: (row: string, column: string, text: string) => void;
   onColumns: (columns: ColumnSpec[]) => void;
   onShow: (key: string, reading: Reading) => void;
+  /** The cell that is selected, which the bench's displays can be put into. */
+  selected: { row: string; column: string } | null;
+  onSelect: (cell: { row: string; column: string } | null) => void;
+  /** Takes what a display shows into a cell; nothing happens where none suits. */
+  onTake?: (row: string, column: string) => void;
+  children?: React.ReactNode;
 }
 
 /** The readings: type, and rows grow; click a value to see how it was read. */
-export function TableView({ title, table, results, readOnly, shown, onCell, onColumns, onShow }: Props) {
+export function TableView({ title, table, results, readOnly, shown, onCell, onColumns, onShow, selected, onSelect, onTake, children }: Props) {
   const [editing, setEditing] = useState<ColumnSpec | 'new' | null>(null);
   const grid = useRef<HTMLTableElement>(null);
   // An empty row to type in; it becomes a real one with its first character.
@@ -74,19 +80,24 @@ export function TableView({ title, table, results, readOnly, shown, onCell, onCo
                   const cell = table.cells[key] ?? { text: '' };
                   const trouble = results[i]?.troubles[r];
                   return (
-                    <td key={c.id} className={`relative p-0 ${shown === key ? 'outline-2 -outline-offset-1 outline-copper' : ''}`}>
+                    <td key={c.id} className={`relative p-0 ${shown === key ? 'outline-2 -outline-offset-1 outline-copper' : selected?.row === row.id && selected.column === c.id ? 'bg-wash' : ''}`}>
                       <input
                         data-place={`${r}/${i}`}
                         aria-label={`${c.name}, row ${r + 1}${cell.reading ? ', read on the picture' : ''}`}
                         aria-invalid={!!trouble}
-                        title={trouble ?? undefined}
+                        title={trouble ?? (cell.uncertainty ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}` : undefined)}
                         readOnly={readOnly}
                         className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
                         value={cell.text}
                         placeholder={!readOnly && r === rows.length - 1 && i === 0 ? `next ${c.name}` : ''}
                         onChange={(e) => onCell(row.id, c.id, e.target.value)}
                         onClick={() => { if (cell.reading) onShow(key, cell.reading); }}
-                        onKeyDown={(e) => keys(e, r, i)}
+                        onFocus={() => onSelect({ row: row.id, column: c.id })}
+                        onKeyDown={(e) => {
+                          // A reading never begins with =, so that key takes what a display shows.
+                          if (e.key === '=' && c.kind === 'measured' && onTake && !readOnly) { e.preventDefault(); onTake(row.id, c.id); return; }
+                          keys(e, r, i);
+                        }}
                       />
                       {cell.reading && (
                         <button type="button" tabIndex={-1} aria-label={`Show how ${cell.text} was read`} onClick={() => onShow(key, cell.reading!)} className="absolute top-2 right-0.5 text-copper">
@@ -101,6 +112,7 @@ export function TableView({ title, table, results, readOnly, shown, onCell, onCo
           </tbody>
         </table>
       </div>
+      {children}
       {editing && (
         <ColumnDialog
           column={editing === 'new' ? null : editing}

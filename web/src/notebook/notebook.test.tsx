@@ -32,7 +32,7 @@ function table(...rows: [string, string, string][]): TableSpec & { cells: Record
 
 function show(spec: ReturnType<typeof table>, readOnly = false) {
   const calls = { cell: vi.fn(), columns: vi.fn(), show: vi.fn() };
-  render(<TableView title="Readings" table={spec} results={workOut(spec)} readOnly={readOnly} shown={null} onCell={calls.cell} onColumns={calls.columns} onShow={calls.show} />);
+  render(<TableView title="Readings" table={spec} results={workOut(spec)} readOnly={readOnly} shown={null} onCell={calls.cell} onColumns={calls.columns} onShow={calls.show} selected={null} onSelect={() => undefined} />);
   return calls;
 }
 

@@ -3,8 +3,9 @@ import type { Placing } from '../instruments/placing';
 import type { Journal } from './journal';
 
 /** How a value was read: trial, frame, and where the instruments lay. */
-export interface Reading { trial: string; frame: number; instruments: Placing }
-export interface Cell { text: string; reading?: Reading }
+export interface Reading { trial: string; frame: number; view?: string; instruments: Placing }
+/** What was typed, how far it may be off (in the column's unit, as typed), and how it was read. */
+export interface Cell { text: string; uncertainty?: string; reading?: Reading }
 
 /** A table of the notebook as the core takes it, from the journal's slots. */
 export function tableOf(journal: Journal, block: string, start: ColumnSpec[]): TableSpec & { cells: Record<string, Cell> } {

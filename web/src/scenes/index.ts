@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import { GasCylinderScene, paintMolecules } from './gas-cylinder/GasCylinderScene';
 import { HangingSpringScene } from './hanging-spring/HangingSpringScene';
+import { PropellerGliderScene } from './propeller-glider/PropellerGliderScene';
 import { PendulumScene } from './pendulum/PendulumScene';
 import type { Paint, SceneProps } from './picture';
 
@@ -12,6 +13,7 @@ const SCENES: Record<string, Scene> = {
   pendulum: { Drawing: PendulumScene },
   'hanging-spring': { Drawing: HangingSpringScene },
   'gas-cylinder': { Drawing: GasCylinderScene, paint: paintMolecules },
+  'propeller-glider': { Drawing: PropellerGliderScene },
 };
 
 export function sceneOf(apparatus: string): Scene {

@@ -19,6 +19,11 @@ export interface SheetContext {
   marking?: (block: BlockOf<'number'> | BlockOf<'explanation'>) => React.ReactNode;
 }
 
+const NOTEBOOK_NAMES: Record<string, (b: Block) => string> = {
+  films: () => 'Recordings', bench: () => 'The bench', table: (b) => (b.type === 'table' ? b.title : ''),
+  graph: (b) => (b.type === 'graph' && b.line ? 'Graph with a line of best fit' : 'Graph'),
+};
+
 /** One block on the sheet. Tables, graphs and recordings live on the right; here they say how far they are. */
 export function BlockView({ block, context }: { block: Block; context: SheetContext }) {
   switch (block.type) {
@@ -38,11 +43,12 @@ export function BlockView({ block, context }: { block: Block; context: SheetCont
     case 'prediction':
       return <PredictionView block={block} context={context} />;
     case 'films':
+    case 'bench':
     case 'table':
     case 'graph':
       return (
         <p className="flex items-center justify-between rounded-house border border-l-3 border-l-copper px-3 py-2">
-          <span className="font-semibold">{block.type === 'films' ? 'Recordings' : block.type === 'table' ? block.title : 'Graph with a line of best fit'}</span>
+          <span className="font-semibold">{NOTEBOOK_NAMES[block.type]?.(block)}</span>
           <span className="mono text-fine text-soft">{context.progress(block)}</span>
         </p>
       );

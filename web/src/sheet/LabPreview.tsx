@@ -19,7 +19,7 @@ export default function LabPreview() {
   const sheet = data.sheet as unknown as Sheet;
   const context: SheetContext = {
     journal, readOnly: true, tried: {}, marks: {},
-    progress: (b) => (b.type === 'films' ? `${b.distinctTrials} different` : b.type === 'table' ? `${b.rows} rows` : ''),
+    progress: (b) => (b.type === 'films' || b.type === 'bench' ? `${b.distinctTrials} different` : b.type === 'table' ? `${b.rows} rows` : ''),
     check: () => Promise.reject(new Error('This is a preview.')),
   };
   return (

@@ -53,7 +53,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
     },
     marking: data.own ? undefined : (block) => <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />,
   };
-  const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films'));
+  const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
   return (
     <div className="grid h-screen grid-rows-[3.25rem_minmax(0,1fr)]">
       <header className="flex items-center gap-4 border-b bg-sheet px-4">
@@ -81,7 +81,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
           )}
         </main>
         <section className="min-h-0 min-w-0" aria-label="Bench and notebook">
-          <Workbench work={data.id} sheet={sheet} journal={journal} trials={data.trials} readOnly={readOnly} open={open > hasFilms} />
+          <Workbench work={data.id} sheet={sheet} part={Math.min(current, sheet.parts.length - 1)} journal={journal} trials={data.trials} readOnly={readOnly} open={open > hasFilms} />
         </section>
       </div>
       {submitting && <SubmitDialog work={data.id} journal={journal} onClose={() => setSubmitting(false)} onDone={() => { setSubmitting(false); void refresh(); }} />}
@@ -94,11 +94,17 @@ function progressOf(block: Block, data: Schemas['WorkView'], journal: Parameters
     const distinct = new Set(data.trials.filter((t) => t.block === block.id).map((t) => block.choices.map((c) => t.chosen[c.id]).join()));
     return `${distinct.size} of ${block.distinctTrials}`;
   }
+  if (block.type === 'bench') {
+    const trials = Object.entries(journal.all()[block.id] ?? {}).filter(([slot, t]) => slot.startsWith('trial/') && !t.removed);
+    const distinct = new Set(trials.map(([, t]) => JSON.stringify(t.settings)));
+    return `${distinct.size} of ${block.distinctTrials} trials`;
+  }
   if (block.type === 'table') {
     const table = tableOf(journal, block.id, block.columns);
     const full = table.rows.filter((r) => table.columns.every((c) => c.kind === 'calculated' || (r.cells[c.id] ?? '').trim() !== ''));
     return `${full.length} of ${block.rows} rows`;
   }
+  if (block.type === 'graph' && !block.line) return '';
   if (block.type === 'graph') return journal.read<{ line?: boolean }>(block.id, 'view')?.line ? 'line fitted' : 'no line yet';
   return '';
 }

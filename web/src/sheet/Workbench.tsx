@@ -1,91 +1,140 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
-import { api, ask, type Schemas } from '../api/client';
-import { workOut } from '../core';
-import { fetchFilm } from '../films/film';
-import { EmptyBench, FilmBench } from '../films/FilmBench';
-import type { Placing } from '../instruments/placing';
+import type { Schemas } from '../api/client';
+import { uncertaintyOf, workOut } from '../core';
+import { EmptyBench } from '../films/FilmBench';
+import { displayFor, displays, type InstrumentState } from '../instruments/useInstruments';
+import { CellBar } from '../notebook/CellBar';
 import { GraphView, type GraphChoice } from '../notebook/GraphView';
 import type { Journal } from '../notebook/journal';
-import { tableOf, type Reading } from '../notebook/table';
+import { tableOf, type Cell, type Reading } from '../notebook/table';
 import { TableView } from '../notebook/TableView';
-import { Button, Select, Trouble } from '../ui';
-import { find, type BlockOf, type Sheet } from './types';
+import { Button } from '../ui';
+import { FilmDesk, type FilmPlace } from './FilmDesk';
+import { LabBench, type BenchNow } from './LabBench';
+import type { Block, BlockOf, Sheet } from './types';
 
 interface Props {
   work: string;
   sheet: Sheet;
+  /** The part that is being worked on: what it speaks of comes to the front. */
+  part: number;
   journal: Journal;
   trials: Schemas['TrialView'][];
   readOnly: boolean;
   open: boolean;
 }
 
-interface BenchState { trial: string | null; frame: number; placing: Placing }
+type Kind = 'films' | 'bench' | 'table' | 'graph';
+
+function blocksOf<K extends Kind>(sheet: Sheet, ...kinds: K[]): BlockOf<K>[] {
+  return sheet.parts.flatMap((p) => p.blocks).filter((b): b is BlockOf<K> => (kinds as string[]).includes(b.type));
+}
+
+/** The chosen one of several blocks; a part that is opened brings its own to the front. */
+function useFront<B extends Block>(blocks: B[], sheet: Sheet, part: number): [B | undefined, (id: string) => void] {
+  const [chosen, setChosen] = useState<{ part: number; id: string } | null>(null);
+  // Going back from a part, the last block at or before it is the one it builds on.
+  let fitting = blocks[0];
+  for (const b of blocks) if (sheet.parts.findIndex((p) => p.blocks.some((x) => x.id === b.id)) <= part) fitting = b;
+  const own = blocks.find((b) => sheet.parts[part].blocks.some((x) => x.id === b.id));
+  const front = (chosen?.part === part && blocks.find((b) => b.id === chosen.id)) || own || fitting;
+  return [front, (id) => setChosen({ part, id })];
+}
 
 /** The right side of a lab: bench above, notebook below, all in view together. */
-export function Workbench({ work, sheet, journal, trials, readOnly, open }: Props) {
-  const films = find(sheet, 'films');
-  const tableBlock = find(sheet, 'table');
-  const graphBlock = find(sheet, 'graph');
-  const [bench, setBench] = useState<BenchState>({ trial: null, frame: 0, placing: {} });
-  const [shown, setShown] = useState<{ key: string; text: string; before: BenchState } | null>(null);
+export function Workbench({ work, sheet, part, journal, trials, readOnly, open }: Props) {
+  const [desk, chooseDesk] = useFront(blocksOf(sheet, 'films', 'bench'), sheet, part);
+  const tables = blocksOf(sheet, 'table');
+  const graphs = blocksOf(sheet, 'graph');
+  const [tableBlock, chooseTable] = useFront(tables, sheet, part);
+  const [graphBlock, chooseGraph] = useFront(graphs.filter((g) => g.table === tableBlock?.id), sheet, part);
+  const [places, setPlaces] = useState<Record<string, FilmPlace>>({});
+  const [asked, setAsked] = useState<{ key: string; text: string; desk: string; reading: Reading; before?: FilmPlace } | null>(null);
+  const [selected, setSelected] = useState<{ row: string; column: string } | null>(null);
+  const instruments = useRef<InstrumentState | null>(null);
+  const liveBench = useRef<BenchNow | null>(null);
 
   const table = tableBlock && tableOf(journal, tableBlock.id, tableBlock.columns);
-  const results = useMemo(() => (table ? workOut(table) : []), [journal.all()]);
+  const results = useMemo(() => (table ? workOut(table) : []), [journal.all(), tableBlock]);
   const choice = (graphBlock && journal.read<GraphChoice>(graphBlock.id, 'view')) || { origin: true };
+  const place = (id: string): FilmPlace => places[id] ?? { trial: null, view: '', frame: 0, placing: {} };
+  const unitOf = (column: string) => results.find((r) => r.id === column)?.unit ?? '';
 
-  const trial = trials.find((t) => t.id === bench.trial) ?? (bench.trial ? undefined : trials.at(-1));
-  const film = useQuery({ queryKey: ['film', trial?.id], queryFn: () => fetchFilm(trial!.id), enabled: !!trial, staleTime: Infinity });
-
-  const write = (row: string, column: string, text: string) => {
-    const kind = table!.columns.find((c) => c.id === column)!.kind;
-    if (!table!.rows.some((r) => r.id === row)) {
-      journal.write(tableBlock!.id, 'rows', { order: [...table!.rows.map((r) => r.id), row] });
+  /** Where the bench stands now, as a value's origin. */
+  const readingNow = (): Reading | undefined => {
+    if (desk?.type === 'films') {
+      const p = place(desk.id);
+      const own = trials.filter((t) => t.block === desk.id);
+      const trial = own.find((t) => t.id === p.trial) ?? own.at(-1);
+      return trial && { trial: trial.id, frame: p.frame, view: desk.views.includes(p.view) ? p.view : desk.views[0], instruments: p.placing };
     }
-    // A value that is typed while a recording is on the bench remembers how it was read.
-    const reading: Reading | undefined = kind === 'measured' && trial && text.trim() !== ''
-      ? { trial: trial.id, frame: bench.frame, instruments: bench.placing } : undefined;
-    journal.write(tableBlock!.id, `cell/${row}/${column}`, { text, ...(reading ? { reading } : {}) });
-    setShown(null);
+    return liveBench.current?.reading();
   };
+  const write = (row: string, column: string, cell: Cell) => {
+    if (!table!.rows.some((r) => r.id === row)) journal.write(tableBlock!.id, 'rows', { order: [...table!.rows.map((r) => r.id), row] });
+    journal.write(tableBlock!.id, `cell/${row}/${column}`, { ...cell });
+    setAsked(null);
+  };
+  const type = (row: string, column: string, text: string) => {
+    const measured = table!.columns.find((c) => c.id === column)!.kind === 'measured';
+    // A value that is typed while a trial is on the bench remembers how it was read.
+    write(row, column, measured && text.trim() !== '' ? tied({ text }, column, table!.cells[`${row}/${column}`]) : { text });
+  };
+  const tied = (cell: Cell, column: string, before?: Cell): Cell => {
+    const reading = readingNow();
+    if (!reading) return cell;
+    const uncertainty = before?.uncertainty ?? uncertaintyOf(Object.keys(reading.instruments).filter((k) => reading.instruments[k as 'ruler']), unitOf(column))?.text;
+    return { ...cell, reading, ...(uncertainty && { uncertainty }) };
+  };
+  const take = (row: string, column: string, instrument?: string) => {
+    const state = instruments.current ?? liveBench.current?.state;
+    if (!state) return;
+    const found = displayFor(displays(state).filter((d) => !instrument || d.instrument.id === instrument), unitOf(column));
+    if (found) write(row, column, tied({ text: found.typed }, column));
+  };
+  const takeSelected = (instrument: string) => { if (selected) take(selected.row, selected.column, instrument); };
   const show = (key: string, reading: Reading) => {
-    const cell = table!.cells[key];
-    setShown({ key, text: cell.text, before: shown?.before ?? bench });
-    setBench({ trial: reading.trial, frame: reading.frame, placing: reading.instruments });
+    const films = trials.find((t) => t.id === reading.trial)?.block;
+    const id = films ?? blocksOf(sheet, 'bench').find((b) => journal.all()[b.id]?.[`trial/${reading.trial}`])?.id;
+    if (!id) return;
+    chooseDesk(id);
+    setAsked({ key, text: table!.cells[key].text, desk: id, reading, before: asked?.before ?? (films ? place(films) : undefined) });
+    if (films) setPlaces({ ...places, [films]: { trial: reading.trial, view: reading.view ?? '', frame: reading.frame, placing: reading.instruments } });
+  };
+  const back = () => {
+    if (asked?.before) setPlaces({ ...places, [asked.desk]: asked.before });
+    setAsked(null);
   };
 
-  if (!open) {
-    return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
-  }
+  if (!open) return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
+  const note = asked && (
+    <div className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine" role="status">
+      This is how <b className="mono">{asked.text}</b> was read.
+      <Button small onClick={back}>Back</Button>
+    </div>
+  );
+  const desks = blocksOf(sheet, 'films', 'bench');
+  const column = selected && table?.columns.find((c) => c.id === selected.column);
+  const cell = selected && table?.cells[`${selected.row}/${selected.column}`];
+  // The row that waits for its first character stands below all others.
+  const rowAt = table && selected ? table.rows.findIndex((r) => r.id === selected.row) : -1;
+  const now = instruments.current ?? liveBench.current?.state;
   return (
     <Group orientation="vertical" className="h-full">
-      <Panel defaultSize="58%" minSize="25%">
+      <Panel defaultSize="60%" minSize="25%">
         <div className="flex h-full flex-col">
-          {films && (
-            <TrialBar
-              block={films} work={work} settle={() => journal.settle()} trials={trials} current={trial?.id ?? null} readOnly={readOnly}
-              onChoose={(id) => { setShown(null); setBench({ trial: id, frame: 0, placing: bench.placing }); }}
-            />
-          )}
+          {desks.length > 1 && <Tabs label="Benches" items={desks.map((d, i) => ({ id: d.id, name: `Bench ${i + 1}` }))} current={desk!.id} onChoose={(id) => { setAsked(null); chooseDesk(id); }} />}
           <div className="min-h-0 flex-1">
-            {film.data && trial ? (
-              <FilmBench
-                apparatus={films!.apparatus} view={films!.view} film={film.data} title={nameOf(films!, trial)}
-                frame={Math.min(bench.frame, film.data.last)} onFrame={(frame) => setBench((b) => ({ ...b, trial: trial.id, frame }))}
-                placing={bench.placing} onPlacing={(placing) => setBench((b) => ({ ...b, trial: trial.id, placing }))}
-                note={shown && (
-                  <div className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine" role="status">
-                    This is how <b className="mono">{shown.text}</b> was read.
-                    <Button small onClick={() => { setBench(shown.before); setShown(null); }}>Back</Button>
-                  </div>
-                )}
+            {desk?.type === 'films' && (
+              <FilmDesk
+                key={desk.id} block={desk} work={work} journal={journal} trials={trials.filter((t) => t.block === desk.id)} readOnly={readOnly}
+                place={place(desk.id)} onPlace={(p) => { if (p.trial !== place(desk.id).trial) setAsked(null); setPlaces((all) => ({ ...all, [desk.id]: p })); }}
+                note={note} onState={(s) => { instruments.current = s; liveBench.current = null; }} onTake={takeSelected}
               />
-            ) : (
-              <EmptyBench>
-                {film.isLoading ? 'The recording is on its way …' : film.error ? <Trouble error={film.error} /> : readOnly ? 'No recording has been made.' : 'Choose above what to film, then ask for the recording.'}
-              </EmptyBench>
+            )}
+            {desk?.type === 'bench' && (
+              <LabBench key={desk.id} block={desk} journal={journal} readOnly={readOnly} show={asked?.desk === desk.id ? asked.reading : null} note={note} onNow={(n) => { liveBench.current = n; instruments.current = null; }} onTake={takeSelected} />
             )}
           </div>
         </div>
@@ -95,16 +144,35 @@ export function Workbench({ work, sheet, journal, trials, readOnly, open }: Prop
         <Group orientation="horizontal" className="h-full bg-paper">
           <Panel defaultSize="50%" minSize="25%">
             {table && (
-              <TableView
-                title={tableBlock!.title} table={table} results={results} readOnly={readOnly} shown={shown?.key ?? null}
-                onCell={write} onShow={show} onColumns={(columns) => journal.write(tableBlock!.id, 'columns', { columns })}
-              />
+              <div className="flex h-full min-h-0 flex-col">
+                {tables.length > 1 && <Tabs label="Tables" items={tables.map((t) => ({ id: t.id, name: t.title }))} current={tableBlock!.id} onChoose={(id) => { setSelected(null); chooseTable(id); }} />}
+                <TableView
+                  key={tableBlock!.id} title={tableBlock!.title} table={table} results={results} readOnly={readOnly} shown={asked?.key ?? null}
+                  onCell={type} onShow={show} onColumns={(columns) => journal.write(tableBlock!.id, 'columns', { columns })}
+                  selected={selected} onSelect={setSelected} onTake={(row, col) => take(row, col)}
+                >
+                  {column && (
+                    <CellBar
+                      column={column} unit={unitOf(column.id)} row={1 + (rowAt < 0 ? table.rows.length : rowAt)}
+                      cell={cell ?? { text: '' }} readOnly={readOnly} canRecord={!!desk} offer={now && displayFor(displays(now), unitOf(column.id))?.display.instrument.name}
+                      onRecord={() => write(selected!.row, column.id, tied(cell!, column.id, cell ?? undefined))}
+                      onUncertainty={(u) => write(selected!.row, column.id, { ...cell!, uncertainty: u })}
+                      onTake={() => take(selected!.row, column.id)}
+                    />
+                  )}
+                </TableView>
+              </div>
             )}
           </Panel>
           <Separator aria-label="Divide table and graph" className="w-1.5 cursor-col-resize bg-line hover:bg-copper" />
           <Panel minSize="25%">
             {table && graphBlock && (
-              <GraphView table={table} results={results} choice={choice} readOnly={readOnly} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
+              <div className="flex h-full min-h-0 flex-col">
+                {graphs.filter((g) => g.table === tableBlock!.id).length > 1 && <Tabs label="Graphs" items={graphs.filter((g) => g.table === tableBlock!.id).map((g, i) => ({ id: g.id, name: `Graph ${i + 1}` }))} current={graphBlock.id} onChoose={chooseGraph} />}
+                <div className="min-h-0 flex-1">
+                  <GraphView key={graphBlock.id} table={table} results={results} choice={choice} readOnly={readOnly} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
+                </div>
+              </div>
             )}
           </Panel>
         </Group>
@@ -113,46 +181,12 @@ export function Workbench({ work, sheet, journal, trials, readOnly, open }: Prop
   );
 }
 
-export function nameOf(block: BlockOf<'films'>, trial: Schemas['TrialView']) {
-  const names = block.choices.map((c) => c.options.find((o) => o.id === trial.chosen[c.id])?.name ?? '');
-  return `Trial ${trial.number}: ${names.join(', ')}`;
-}
-
-/** Choosing what to film, asking for it, and going to what has been filmed. */
-function TrialBar({ block, work, settle, trials, current, readOnly, onChoose }: {
-  block: BlockOf<'films'>; work: string; settle: () => Promise<boolean>; trials: Schemas['TrialView'][]; current: string | null; readOnly: boolean; onChoose: (id: string) => void;
-}) {
-  const queries = useQueryClient();
-  const [chosen, setChosen] = useState<Record<string, string>>(() => Object.fromEntries(block.choices.map((c) => [c.id, c.options[0].id])));
-  const [busy, setBusy] = useState(false);
-  const [error, setError] = useState<unknown>(null);
-  const record = async () => {
-    setBusy(true);
-    setError(null);
-    try {
-      // The server must have heard of the seal before it may film.
-      await settle();
-      const made = await ask(api.POST('/api/works/{workId}/trials', { params: { path: { workId: work } }, body: { id: crypto.randomUUID(), block: block.id, chosen } }));
-      queries.setQueryData<Schemas['WorkView']>(['work', work], (w) => w && { ...w, trials: [...w.trials.filter((t) => t.id !== made.id), made] });
-      onChoose(made.id);
-    } catch (e) {
-      setError(e);
-    } finally {
-      setBusy(false);
-    }
-  };
+function Tabs({ label, items, current, onChoose }: { label: string; items: { id: string; name: string }[]; current: string; onChoose: (id: string) => void }) {
   return (
-    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b bg-sheet px-3 py-1.5">
-      {!readOnly && (
-        <>
-          {block.choices.map((c) => <Select key={c.id} label={c.name} value={chosen[c.id]} onChange={(v) => setChosen({ ...chosen, [c.id]: v })} options={c.options} />)}
-          <Button kind="main" small onClick={() => void record()} disabled={busy}>{busy ? 'Filming …' : 'Record'}</Button>
-        </>
-      )}
-      {trials.length > 0 && (
-        <Select label="On the bench" className="ml-auto" value={current ?? ''} onChange={onChoose} options={trials.map((t) => ({ id: t.id, name: nameOf(block, t) }))} />
-      )}
-      <Trouble error={error} />
+    <div role="group" aria-label={label} className="flex gap-1 border-b bg-stage px-2 pt-1">
+      {items.map((i) => (
+        <button key={i.id} type="button" aria-pressed={i.id === current} onClick={() => onChoose(i.id)} className="rounded-t-house border border-b-0 border-transparent px-3 py-0.5 text-fine hover:bg-line/50 aria-pressed:border-line aria-pressed:bg-sheet aria-pressed:font-semibold aria-pressed:text-copper">{i.name}</button>
+      ))}
     </div>
   );
 }

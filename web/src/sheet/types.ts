@@ -1,23 +1,19 @@
-import type { ColumnSpec } from '../core';
+import type { ColumnSpec, SettingValues } from '../core';
 
 export type Block =
   | { type: 'text'; id: string; markdown: string }
   | { type: 'vocabulary'; id: string; terms: { term: string; meaning: string }[] }
   | { type: 'prediction'; id: string; prompt: string; choices: string[]; reasonPrompt: string }
-  | { type: 'films'; id: string; apparatus: string; view: string; distinctTrials: number; choices: { id: string; name: string; options: { id: string; name: string }[] }[] }
+  | { type: 'films'; id: string; apparatus: string; views: string[]; instruments: string[]; distinctTrials: number; choices: { id: string; name: string; options: { id: string; name: string }[] }[] }
   | { type: 'table'; id: string; title: string; columns: ColumnSpec[]; rows: number }
-  | { type: 'graph'; id: string; table: string }
+  | { type: 'bench'; id: string; apparatus: string; setup: SettingValues; open: string[]; readouts: string[]; layers: string[]; histograms: string[]; instruments: string[]; distinctTrials: number }
+  | { type: 'graph'; id: string; table: string; line: boolean }
   | { type: 'number'; id: string; prompt: string; points: number }
   | { type: 'explanation'; id: string; prompt: string; words: number; points: number };
 export type BlockOf<T extends Block['type']> = Extract<Block, { type: T }>;
 
 export interface Part { id: string; kind: 'aim' | 'predict' | 'measure' | 'analyse' | 'explain'; title: string; blocks: Block[] }
 export interface Sheet { title: string; summary: string; minutes: number; apparatus: string; points: number; parts: Part[] }
-
-/** The first block of a type in the sheet. */
-export function find<T extends Block['type']>(sheet: Sheet, type: T): BlockOf<T> | undefined {
-  return sheet.parts.flatMap((p) => p.blocks).find((b): b is BlockOf<T> => b.type === type);
-}
 
 /** How many parts are open: up to and with the first one whose prediction isn't sealed yet. */
 export function openParts(sheet: Sheet, sealed: (block: string) => boolean): number {

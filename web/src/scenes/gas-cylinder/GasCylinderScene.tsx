@@ -23,7 +23,9 @@ export function GasCylinderScene({ picture, layers }: SceneProps) {
   const type = 4.4 * nm;
   return (
     <g>
-      <path d={`M${end + wall} ${top}V${top - wall}H${left - wall}V${rod - slot}H${left}V${top}ZM${left} ${rod + slot}V${bottom}H${end + wall}V${bottom + wall}H${left - wall}V${rod + slot}Z`} fill={solid} strokeWidth={1.4} {...line} />
+      <path d={slot > 0
+        ? `M${end + wall} ${top}V${top - wall}H${left - wall}V${rod - slot}H${left}V${top}ZM${left} ${rod + slot}V${bottom}H${end + wall}V${bottom + wall}H${left - wall}V${rod + slot}Z`
+        : `M${end + wall} ${top}V${top - wall}H${left - wall}V${bottom + wall}H${end + wall}V${bottom}H${left}V${top}Z`} fill={solid} strokeWidth={1.4} {...line} />
       {held && [top - wall / 2, bottom + wall / 2].map((y) => <line key={y} x1={left} x2={end} y1={y} y2={y} stroke="var(--ochre)" strokeWidth={0.45 * wall} strokeDasharray={`${2 * nm} ${1.2 * nm}`} />)}
       {held && <text x={left} y={bottom + wall + type} fontSize={type} fill="var(--ink)">walls held at T</text>}
       <Coil on={picture.get('heater.on') === 1} color="var(--copper)" name="heater" x={left} y={bottom + wall} nm={nm} type={type} />

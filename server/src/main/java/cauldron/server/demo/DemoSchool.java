@@ -8,6 +8,7 @@ import cauldron.server.platform.Person;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -67,21 +68,35 @@ class DemoSchool {
         }
         Person ines = accounts.create("ines", "Ines Halvard", Person.Role.TEACHER, SECRET);
         Person tobiah = accounts.create("tobiah", "Tobiah Marsh", Person.Role.TEACHER, SECRET);
-        fill(ines, "Physics 10", "HARK47", TEN, Duration.ofDays(2), DemoStudent.SPREAD);
-        fill(ines, "Physics 11", "TERN96", ELEVEN, Duration.ofDays(-3), DemoStudent.FINISHED);
-        fill(tobiah, "Science 9", "KEEP34", NINE, Duration.ofDays(6), DemoStudent.BEGINNING);
+        Classes.ClassInfo ten = classes.create(ines.id(), "Physics 10", "HARK47");
+        Classes.ClassInfo eleven = classes.create(ines.id(), "Physics 11", "TERN96");
+        Classes.ClassInfo nine = classes.create(tobiah.id(), "Science 9", "KEEP34");
+        List<Person> tens = join("HARK47", TEN);
+        List<Person> elevens = join("TERN96", ELEVEN);
+        List<Person> nines = join("KEEP34", NINE);
+        // What is given last stands first in a class.
+        give(ines, ten, tens, new DemoGas(), Duration.ofDays(9), DemoStudent.UNDER_WAY);
+        give(ines, ten, tens, new DemoClock(), Duration.ofDays(2), DemoStudent.SPREAD);
+        give(ines, eleven, elevens, new DemoGlider(), Duration.ofDays(11), DemoStudent.UNDER_WAY);
+        give(ines, eleven, elevens, new DemoSpring(), Duration.ofDays(4), DemoStudent.UNDER_WAY);
+        give(ines, eleven, elevens, new DemoClock(), Duration.ofDays(-3), DemoStudent.FINISHED);
+        give(tobiah, nine, nines, new DemoClock(), Duration.ofDays(6), DemoStudent.BEGINNING);
         LOG.info("The demo school of Skerry Point is loaded");
     }
 
-    private void fill(Person teacher, String name, String code, List<String> names, Duration due, int[] stages) {
-        Classes.ClassInfo c = classes.create(teacher.id(), name, code);
-        Instant dueAt = clock.instant().plus(due).truncatedTo(java.time.temporal.ChronoUnit.HOURS);
-        Assignments.AssignmentInfo given = assignments.give(teacher.id(), c.id(), labs.newest().get(0).id(), dueAt);
-        for (int i = 0; i < names.size(); i++) {
-            Person person = classes.join(code, names.get(i), SECRET);
+    private List<Person> join(String code, List<String> names) {
+        return names.stream().map(name -> classes.join(code, name, SECRET)).toList();
+    }
+
+    private void give(Person teacher, Classes.ClassInfo to, List<Person> students, DemoScript script, Duration due,
+            int[] stages) {
+        Instant dueAt = clock.instant().plus(due).truncatedTo(ChronoUnit.HOURS);
+        Assignments.AssignmentInfo given = assignments.give(teacher.id(), to.id(), labs.shipped(script.slug()).id(), dueAt);
+        for (int i = 0; i < students.size(); i++) {
             int stage = stages[i % stages.length];
             if (stage > DemoStudent.NOT_STARTED) {
-                student.work(given, person, teacher, stage, names.get(i).hashCode());
+                student.work(given, script, students.get(i), teacher, stage,
+                        students.get(i).displayName().hashCode());
             }
         }
     }

@@ -80,6 +80,12 @@ public class Labs {
                 .orElseThrow(() -> Problems.notFound("lab"));
     }
 
+    /** The newest version of a shipped lab. */
+    @Transactional(readOnly = true)
+    public LabInfo shipped(String slug) {
+        return labs.findBySlug(slug).map(lab -> newest(lab.id())).orElseThrow(() -> Problems.notFound("lab"));
+    }
+
     /** The sheet of a version. */
     @Transactional(readOnly = true)
     public Sheet sheet(UUID versionId) {

@@ -33,7 +33,7 @@ public class Notebooks {
     public record Notebook(Map<String, Map<String, Object>> slots, Instant lastEntry) {
     }
 
-    private static final int LARGEST_VALUE = 65_536;
+    private static final int LARGEST_VALUE = 262_144;
 
     private final EntryRepository entries;
     private final Assignments assignments;

@@ -1,0 +1,134 @@
+package cauldron.server.demo;
+
+import cauldron.core.Tree;
+import cauldron.core.analysis.DataTable;
+import cauldron.core.apparatus.Recipe;
+import cauldron.core.apparatus.Run;
+import cauldron.core.quantity.Numbers;
+import cauldron.core.sheet.Block;
+import cauldron.core.sheet.FilmPlan;
+import cauldron.core.sheet.Sheet;
+import cauldron.server.assignments.Assignments;
+import cauldron.server.notebooks.Notebooks;
+import cauldron.server.platform.Person;
+import cauldron.server.trials.Trials;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** A made-up student's notebook: entries on their way to the server, and the tables as they stand. */
+final class DemoJournal {
+
+    /** A recording that was asked for, and what is behind it. */
+    record Filmed(Trials.TrialInfo trial, Recipe recipe, FilmPlan plan) {
+
+        Run run(double until) {
+            return Run.replay(recipe, until);
+        }
+    }
+
+    private final Assignments.WorkInfo work;
+    private final Person student;
+    private final Sheet sheet;
+    private final Notebooks notebooks;
+    private final Trials trials;
+    private final Instant now;
+    private final List<Notebooks.NewEntry> waiting = new ArrayList<>();
+    private final Map<String, Map<String, Map<String, Object>>> cells = new LinkedHashMap<>();
+    private final Map<String, List<Object>> columns = new LinkedHashMap<>();
+    private int count;
+
+    DemoJournal(Assignments.WorkInfo work, Person student, Sheet sheet, Notebooks notebooks, Trials trials, Instant now) {
+        this.work = work;
+        this.student = student;
+        this.sheet = sheet;
+        this.notebooks = notebooks;
+        this.trials = trials;
+        this.now = now;
+    }
+
+    Sheet sheet() {
+        return sheet;
+    }
+
+    Instant now() {
+        return now;
+    }
+
+    UUID id(String purpose) {
+        return UUID.nameUUIDFromBytes((work.id() + purpose).getBytes(StandardCharsets.UTF_8));
+    }
+
+    void add(String block, String slot, Map<String, Object> value) {
+        waiting.add(new Notebooks.NewEntry(id("entry" + count++), block, slot, value, now));
+    }
+
+    /** Asks for a recording. */
+    Filmed film(String block, Map<String, Object> chosen) {
+        send();
+        FilmPlan plan = ((Block.Films) sheet.block(block)).plan();
+        Trials.TrialInfo trial = trials.make(id("trial" + count++), work.id(), student, block, chosen);
+        return new Filmed(trial, plan.recipe(chosen, work.seed(), trial.number()), plan);
+    }
+
+    /** Types into a cell, where it was read on a picture with what lay there. */
+    void cell(String table, int row, String column, String text, String trial, double frame, String view,
+            Map<String, Object> instruments, String uncertainty) {
+        Map<String, Object> value = Tree.of("text", text);
+        if (trial != null) {
+            Map<String, Object> reading = Tree.of("trial", trial, "frame", frame, "instruments", instruments);
+            if (!view.isEmpty()) {
+                reading.put("view", view);
+            }
+            value.put("reading", reading);
+        }
+        if (!uncertainty.isEmpty()) {
+            value.put("uncertainty", uncertainty);
+        }
+        Map<String, Map<String, Object>> rows = cells.computeIfAbsent(table, t -> new LinkedHashMap<>());
+        String id = "r" + row;
+        if (!rows.containsKey(id)) {
+            rows.put(id, new LinkedHashMap<>());
+            add(table, "rows", Tree.of("order", List.copyOf(rows.keySet())));
+        }
+        rows.get(id).put(column, text);
+        add(table, "cell/" + id + "/" + column, value);
+    }
+
+    /** Types a label or a value known without measuring. */
+    void cell(String table, int row, String column, String text) {
+        cell(table, row, column, text, null, 0, "", Map.of(), "");
+    }
+
+    /** Adds a calculated column. */
+    void calculated(String table, String id, String name, String symbol, String formula) {
+        List<Object> list = columns.computeIfAbsent(table, t -> new ArrayList<>(((Block.Table) sheet.block(t)).columns()));
+        list.add(Tree.of("id", id, "name", name, "symbol", symbol, "unit", "", "kind", "calculated", "formula", formula));
+        add(table, "columns", Tree.of("columns", List.copyOf(list)));
+    }
+
+    /** What was typed into a cell, as a number. */
+    double number(String table, int row, String column) {
+        return Numbers.read((String) cells.get(table).get("r" + row).get(column));
+    }
+
+    /** Fits a line on a graph; gives gradient and intercept in the columns' units. */
+    double[] line(String graph, String x, String y) {
+        String table = ((Block.Graph) sheet.block(graph)).table();
+        add(graph, "view", Tree.of("x", x, "y", y, "origin", true, "line", true));
+        List<Object> rows = new ArrayList<>();
+        cells.getOrDefault(table, Map.of()).forEach((row, values) -> rows.add(Tree.of("id", row, "cells", values)));
+        Object all = columns.containsKey(table) ? columns.get(table) : ((Block.Table) sheet.block(table)).columns();
+        Map<String, Object> fit = DataTable.of(Tree.of("columns", all, "rows", rows)).line(x, y);
+        return new double[] {(Double) fit.get("slope"), (Double) fit.get("intercept")};
+    }
+
+    void send() {
+        notebooks.keep(work.id(), student, waiting);
+        waiting.clear();
+    }
+}

@@ -1,0 +1,52 @@
+package cauldron.server.demo;
+
+import cauldron.core.Chance;
+import cauldron.core.apparatus.Run;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How made-up students work on one lab. Each reading is got as a real one is: the recipe is replayed, an
+ * instrument is laid on the picture at a frame, and the scale is read with an error of about half a
+ * division.
+ */
+abstract class DemoScript {
+
+    /** Frames a second of the labs' recordings. */
+    static final double RATE = 120;
+
+    /** An answer to a question. */
+    record Answer(String block, String number, String unit) {
+    }
+
+    /** The shipped lab it is for. */
+    abstract String slug();
+
+    /** A reason for each of the first choices of the prediction. */
+    abstract List<String> predictions();
+
+    /** Measures: all that is asked for, or only the beginning of it. */
+    abstract void measure(DemoJournal journal, boolean all, Chance chance);
+
+    /** Analyses, and answers the questions. */
+    abstract List<Answer> analyse(DemoJournal journal);
+
+    /** Explanations, from weak to strong in no order. */
+    abstract List<String> explanations();
+
+    /** What the teacher says to two, three and four points. */
+    abstract List<String> comments();
+
+    /** The times of an event in a run. */
+    static List<Double> times(Run run, String event) {
+        int kind = run.manifest().event(event);
+        List<Double> times = new ArrayList<>();
+        double[] events = run.events();
+        for (int i = 0; i < events.length; i += 2) {
+            if (events[i] == kind) {
+                times.add(events[i + 1]);
+            }
+        }
+        return times;
+    }
+}
