@@ -3,7 +3,7 @@ import type { Run } from '../core';
 import { sceneOf } from '../scenes';
 import { BenchHandle } from './BenchHandle';
 import { DrawOver, type Tool } from './DrawOver';
-import { Grid } from './Grid';
+import { Grid, squareText } from './Grid';
 import { Stage, useStage } from './Stage';
 import { slowedText } from './time';
 import type { BenchState } from './useBench';
@@ -30,27 +30,32 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
   const { Drawing, paint } = sceneOf(m.id);
   const picture = bench.pictureOf(side);
   const frame = run.frame(m.views[0].id);
-  const slowed = slowedText(m);
   return (
     <div className="relative flex min-h-0 min-w-0">
       <Stage picture={picture} className="flex-1" label={`${m.name}, ${m.views[0].name.toLowerCase()}${label ? `, bench ${label}` : ''}`} under={paint && picture.crowd ? (ctx, pixel) => paint(ctx, picture, layers, pixel) : undefined}>
-        {!paint && <Grid picture={picture} />}
+        <Grid picture={picture} />
         <g id={`bench-content-${side}`}>
           {behind.map((r, i) => <Trail key={i} run={r} picture={picture} frame={frame} faint />)}
           {m.layers.filter((l) => l.trail.length && layers.has(l.id)).map((l) => <Trail key={l.id} run={run} picture={picture} frame={frame} channels={l.trail.map((id) => m.channels.findIndex((c) => c.id === id))} />)}
           {layers.has(HAND_PATH) && <Trail run={run} picture={picture} frame={frame} />}
           <Drawing picture={picture} layers={layers} />
         </g>
-        {paint && <Grid picture={picture} />}
         {m.handles.map((h) => <BenchHandle key={h.id} handle={h} picture={picture} onGrab={() => bench.grab(side, h.id)} onMove={(x, y) => bench.move(side, h.id, picture, x, y)} onLetGo={() => bench.letGo(side)} />)}
         {children?.(picture)}
         <DrawOver m={m} run={run} picture={picture} shapes={bench.shapes(side)} tool={tool} onShapes={(s) => bench.draw(side, s)} />
       </Stage>
-      <p className="pointer-events-none absolute top-2 left-3 text-fine text-soft">
-        {label && <b className="mr-2 text-lead text-ink">{label}</b>}
-        {slowed && <>{slowed} · {layers.has('large') ? 'molecules drawn 4 times larger than life' : 'drawn to scale'}</>}
-      </p>
+      {label && <b className="pointer-events-none absolute top-2 left-3 text-lead">{label}</b>}
     </div>
+  );
+}
+
+/** What has to be said of a picture: its grid, how much it is slowed, what isn't drawn to scale. */
+export function PictureNote({ bench, layers }: { bench: BenchState; layers: ReadonlySet<string> }) {
+  const slowed = slowedText(bench.m);
+  return (
+    <span className="ml-auto px-2 text-fine text-soft">
+      {squareText(bench.pictureOf(0))}{slowed && ` · ${slowed} · ${layers.has('large') ? 'molecules drawn 4 times larger than life' : 'drawn to scale'}`}
+    </span>
   );
 }
 

@@ -43,7 +43,7 @@ export function ChannelGraph({ m, run, channels, behind = [] }: { m: Manifest; r
         {y.ticks(5).map((t) => (
           <g key={t}>
             <line x1={PAD.left} x2={W - PAD.right} y1={y(t)} y2={y(t)} stroke="var(--line)" />
-            <text x={PAD.left - 5} y={y(t) + type / 3} textAnchor="end" fontSize={type} className="mono" fill="var(--soft)">{y.tickFormat(5)(t)}</text>
+            <text x={PAD.left - 5} y={y(t) + type / 3} textAnchor="end" fontSize={type} className="mono" fill="var(--soft)">{y.tickFormat(5)(t).replaceAll(',', '')}</text>
           </g>
         ))}
         {x.ticks(W / (5 * type)).map((t) => <text key={t} x={x(t)} y={H - PAD.bottom + 1.2 * type} textAnchor="middle" fontSize={type} className="mono" fill="var(--soft)">{t}</text>)}

@@ -10,7 +10,7 @@ const LOOK = [{ color: 'var(--copper)', dash: '' }, { color: 'var(--indigo)', da
 const MARK_DASH = ['', '5 3', '2 2'];
 
 /** How a quantity is spread over many bodies now: a histogram for each population, theory's curve over it. */
-export function HistogramPanel({ m, run, distribution: d, names, tagged }: { m: Manifest; run: Run; distribution: Distribution; names: string[]; tagged: boolean }) {
+export function HistogramPanel({ m, run, distribution: d, names, tagged, tall }: { m: Manifest; run: Run; distribution: Distribution; names: string[]; tagged: boolean; tall?: boolean }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
   const [bins, setBins] = useState('40');
@@ -31,7 +31,7 @@ export function HistogramPanel({ m, run, distribution: d, names, tagged }: { m: 
   }
   const shown = which.filter((p) => counted[p].n > 0 && (alone === 'both' || alone === String(p)));
   const top = Math.max(5, ...shown.map((p) => 1.25 * Math.max(...counted[p].curve)));
-  const H = Math.max(120, Math.min(0.42 * W, 15 * type));
+  const H = Math.max(120, Math.min((tall ? 0.62 : 0.42) * W, 15 * type));
   const PAD = { left: 3.6 * type, right: 1.2 * type, top: 2.2 * type, bottom: 2.4 * type };
   const x = scaleLinear([0, end.current], [PAD.left, W - PAD.right]);
   const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top]).clamp(true);

@@ -8,7 +8,7 @@ import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import { snapPoints } from '../instruments/snap';
 import { useInstruments } from '../instruments/useInstruments';
 import { Button, Select, Trouble } from '../ui';
-import { BenchStage, HAND_PATH } from './BenchStage';
+import { BenchStage, HAND_PATH, PictureNote } from './BenchStage';
 import { Dock, hasAccount, type Shown } from './Dock';
 import { DrawTools, type Tool } from './DrawOver';
 import { HistogramPanel } from './HistogramPanel';
@@ -97,7 +97,7 @@ function Bench({ m }: { m: Manifest }) {
 
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Bench">
         {drawing && <DrawTools tool={tool} onTool={setTool} onUndo={() => bench.draw(at, shapes.slice(0, -1))} onClear={() => bench.draw(at, [])} empty={shapes.length === 0} />}
-        <Tray state={instruments} />
+        <Tray state={instruments} note={<PictureNote bench={bench} layers={layers} />} />
         <div className="relative grid min-h-0 flex-1" style={{ gridTemplateColumns: two ? '1fr 1fr' : '1fr' }}>
           {live.sides.map((_, i) => (
             <BenchStage key={i} bench={bench} side={i} layers={layers} tool={live.playing ? null : tool} behind={i === 0 ? behind : []} label={two ? 'AB'[i] : undefined}>

@@ -1,22 +1,28 @@
 import { Pause, Play, Repeat, RotateCcw, SkipBack, SkipForward, StepBack, StepForward } from 'lucide-react';
-import { isShown } from '../core';
 import { Button, IconButton, Select } from '../ui';
 import { StopAtMenu } from './StopAtMenu';
 import { neighbourEvent, TimeLine } from './TimeLine';
 import { timeText } from './time';
+import type { Picture } from '../scenes/picture';
 import type { BenchState } from './useBench';
 
 const SPEEDS: [number, string][] = [[1 / 32, '1/32'], [1 / 16, '1/16'], [1 / 8, '1/8'], [1 / 4, '1/4'], [1 / 2, '1/2'], [1, '1'], [2, '2'], [4, '4'], [8, '8']];
 
+/** Whether an act is offered now: its flag of the scene stands as it should. */
+function offered(shownWhen: string, picture: Picture) {
+  const [flag, value] = shownWhen.split('=');
+  return !shownWhen || String(picture.get(flag)) === value;
+}
+
 /** Run, pause, step, restart, go anywhere in the run, loop, stop where told. */
 export function Transport({ bench, compact, children }: { bench: BenchState; compact?: boolean; children?: React.ReactNode }) {
   const { m, live } = bench;
-  const { run, settings } = live.sides[0];
+  const { run } = live.sides[0];
   const begun = run.head() > 0;
   const step = (frames: number) => live.seek(run.time() + frames * m.interval);
   const jump = (by: 1 | -1) => {
     const to = neighbourEvent(run, by);
-    if (to !== null) live.seek(to);
+    if (to !== null || by < 0) live.seek(to ?? 0);
   };
   const loop = () => {
     if (live.loop && live.loop.to < Infinity) live.setLoop(null);
@@ -38,7 +44,7 @@ export function Transport({ bench, compact, children }: { bench: BenchState; com
         {!compact && <IconButton label="Ten frames forward" className="-ml-px rounded-none!" onClick={() => step(10)}>+10</IconButton>}
         <IconButton label="To the next event" className="-ml-px rounded-l-none!" onClick={() => jump(1)} disabled={!begun || neighbourEvent(run, 1) === null}><SkipForward size={15} /></IconButton>
       </span>
-      {m.acts.filter((a) => isShown(a.shownWhen, settings)).map((a) => <Button key={a.id} onClick={() => live.sides.forEach((_, i) => bench.perform(i, a.id))}>{a.name}</Button>)}
+      {m.acts.filter((a) => offered(a.shownWhen, bench.pictureOf(0))).map((a) => <Button key={a.id} onClick={() => live.sides.forEach((_, i) => bench.perform(i, a.id))}>{a.name}</Button>)}
       <TimeLine m={m} run={run} loop={live.loop && { from: live.loop.from, to: Math.min(live.loop.to, run.time()) }} onSeek={live.seek} disabled={!begun} />
       <output className="mono min-w-22 text-right text-lead font-semibold whitespace-nowrap" data-testid="time">{timeText(m, run.time())}</output>
       <IconButton label={loopName} aria-pressed={!!live.loop} className={live.loop ? 'border-plum! text-plum!' : ''} onClick={loop} disabled={!begun}><Repeat size={15} /></IconButton>

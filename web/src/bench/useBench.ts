@@ -19,9 +19,13 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   const shelfNow = useRef(shelf);
   shelfNow.current = shelf;
 
+  const now = useRef({ live, sketches });
+  now.current = { live, sketches };
+
   /** Keeps what is on one side, as a new trial or as the one it already is. */
-  const keep = useCallback((side: number, drawn: Sketch[]) => {
-    const s = live.sides[side];
+  const keep = useCallback((side: number) => {
+    const s = now.current.live.sides[side];
+    const drawn = now.current.sketches;
     if (!s || s.run.head() === 0) return;
     const number = 1 + shelfNow.current.trials.reduce((most, t) => Math.max(most, t.number), 0);
     identities.current[side] ??= { id: crypto.randomUUID(), number: number + (side && !identities.current[0] ? 1 : 0), name: '', note: '', at: new Date().toISOString() };
@@ -30,8 +34,8 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
       ...identities.current[side], ...(known && { name: known.name, note: known.note }), recipe: s.run.recipe(), until: s.run.head(), settings: s.settings,
       scene: [...s.run.scene()], frame: [...s.run.frame(m.views[0].id)], sketches: drawn.filter((d) => d.side === side),
     });
-  }, [live.sides]);
-  const keepAll = useCallback(() => live.sides.forEach((_, i) => keep(i, sketches)), [live.sides, keep, sketches]);
+  }, [m]);
+  const keepAll = useCallback(() => now.current.live.sides.forEach((_, i) => keep(i)), [keep]);
 
   const { playing } = live;
   const heads = live.sides.map((s) => s.run.head()).join();
@@ -39,7 +43,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     if (playing) return;
     const timer = setTimeout(keepAll, REST);
     return () => clearTimeout(timer);
-  }, [playing, heads, keepAll]);
+  }, [playing, heads, sketches, keepAll]);
 
   const afresh = () => {
     identities.current = [null, null];
@@ -55,7 +59,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     const s = live.sides[side];
     const next = { ...s.settings, [id]: value };
     if (s.run.head() > 0 && m.settings.find((x) => x.id === id)!.live) {
-      setTrouble(live.act(side, { type: 'change', setting: id, value }, next));
+      setTrouble(live.act(side, { type: 'change', setting: id, value }));
     } else {
       restart({ side, settings: next });
     }
@@ -79,7 +83,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     afresh();
     identities.current = [{ id: t.id, number: t.number, name: t.name, note: t.note, at: t.at }, null];
     setSketches(t.sketches);
-    live.load(t.recipe, t.until, t.settings);
+    live.load(t.recipe, t.until);
   };
   /** A new run with the settings a kept one began with. */
   const repeat = (t: KeptTrial) => restart({ side: 0, settings: t.recipe.settings });

@@ -4,7 +4,9 @@ import { openRun, replay, type Action, type Manifest, type Recipe, type Run, typ
 /** Longest stretch of wall time that one frame makes up for, so that a hidden tab doesn't leap ahead. */
 const LONGEST_FRAME = 0.1;
 
+/** A run and the settings that rule at the moment shown; in the past, those of then. */
 export interface Side { settings: SettingValues; run: Run; seed: number }
+interface Kept { start: SettingValues; run: Run; seed: number }
 export interface Loop { from: number; to: number }
 
 /**
@@ -12,8 +14,8 @@ export interface Loop { from: number; to: number }
  * loops, stops where it is told, and takes actions.
  */
 export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
-  const sides = useRef<Side[]>(null!);
-  if (sides.current === null) sides.current = [{ settings: first, run: openRun(m.id, first, seed), seed }];
+  const sides = useRef<Kept[]>(null!);
+  if (sides.current === null) sides.current = [{ start: first, run: openRun(m.id, first, seed), seed }];
   const [, setTick] = useState(0);
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState(1);
@@ -57,22 +59,23 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   /** Starts afresh: every side, those at one place with new settings or a new seed. */
   const restart = useCallback((change?: { side: number; settings?: SettingValues; seed?: number }) => {
     sides.current = sides.current.map((s, i) => {
-      const next = change?.side === i ? { ...s, ...(change.settings && { settings: change.settings }), ...(change.seed && { seed: change.seed }) } : s;
-      return { ...next, run: openRun(m.id, next.settings, next.seed) };
+      // What was changed on the way stays changed.
+      const as = { ...s, start: s.run.settings() };
+      const next = change?.side === i ? { ...as, ...(change.settings && { start: change.settings }), ...(change.seed && { seed: change.seed }) } : as;
+      return { ...next, run: openRun(m.id, next.start, next.seed) };
     });
     setLoop(null);
     rest();
   }, [m, rest]);
   /** Puts a recipe on the bench again, shown from its beginning up to where it had come. */
-  const load = useCallback((recipe: Recipe, until: number, settings: SettingValues) => {
-    sides.current = [{ settings, run: replay(recipe, until), seed: recipe.seed }];
+  const load = useCallback((recipe: Recipe, until: number) => {
+    sides.current = [{ start: recipe.settings, run: replay(recipe, until), seed: recipe.seed }];
     setLoop(null);
     rest();
   }, [rest]);
   const seek = useCallback((time: number) => { seekAll(time); rest(); }, [seekAll, rest]);
-  const act = useCallback((side: number, action: Action, settings?: SettingValues) => {
+  const act = useCallback((side: number, action: Action) => {
     const answer = sides.current[side].run.act(action);
-    if (!answer.error && settings) sides.current[side] = { ...sides.current[side], settings };
     show();
     return answer.error;
   }, [show]);
@@ -94,11 +97,12 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   }, [play, rest, seekAll]);
   const sideBySide = useCallback((on: boolean) => {
     const [one] = sides.current;
-    sides.current = on ? [one, { ...one, run: openRun(m.id, one.settings, one.seed) }] : [one];
+    sides.current = on ? [one, { ...one, start: one.run.settings(), run: openRun(m.id, one.run.settings(), one.seed) }] : [one];
     restart();
   }, [m, restart]);
 
-  return { sides: sides.current, playing, play, speed, setSpeed, restart, load, seek, act, stopAt, stopped, loop, setLoop, sideBySide, show };
+  const shown: Side[] = sides.current.map(({ run, seed }) => ({ run, seed, settings: run.settings() }));
+  return { sides: shown, playing, play, speed, setSpeed, restart, load, seek, act, stopAt, stopped, loop, setLoop, sideBySide, show };
 }
 
 export type LiveRuns = ReturnType<typeof useRuns>;

@@ -42,8 +42,8 @@ export type StopAt =
   | { type: 'time'; time: number } | { type: 'event'; event: string; count: number }
   | { type: 'crossing'; channel: string; value: number };
 export interface Failure { error: string }
-export type Run = Omit<RunDoor, 'act' | 'stopAt' | 'back' | 'recipe'> & {
-  act(action: Action): Partial<Failure>; stopAt(condition: StopAt): Partial<Failure>; recipe(): Recipe;
+export type Run = Omit<RunDoor, 'act' | 'stopAt' | 'back' | 'recipe' | 'settings'> & {
+  act(action: Action): Partial<Failure>; stopAt(condition: StopAt): Partial<Failure>; recipe(): Recipe; settings(): SettingValues;
   back(condition: StopAt): { found: boolean } | Failure;
 };
 /** A histogram as the core counts it, in SI. */

@@ -77,20 +77,18 @@ export function FilmBench({ apparatus, view, views, onView, film, title, frame, 
   const name = m.views.find((v) => v.id === view)?.name;
   return (
     <section className="flex h-full min-h-0 flex-col" aria-label="Recording">
-      <Tray state={state} />
+      <Tray state={state}>
+        {views.length > 1 && (
+          <div role="group" aria-label="View" className="mr-2 flex rounded-house border">
+            {views.map((v) => <button key={v} type="button" aria-pressed={v === view} onClick={() => onView(v)} className="rounded-house px-2.5 py-0.5 text-fine aria-pressed:bg-copper aria-pressed:text-on-copper">{m.views.find((x) => x.id === v)?.name}</button>)}
+          </div>
+        )}
+      </Tray>
       <div className="relative flex min-h-0 flex-1">
         <Stage picture={picture} label={`Recording: ${title}, ${name}`} className="flex-1">
           <g id="film-content"><Drawing picture={picture} layers={NO_LAYERS} view={view} /></g>
           <InstrumentLayer state={state} picture={picture} content="film-content" points={snapPoints(m, picture, markers, frame)} />
         </Stage>
-        <div className="absolute top-2 left-2 flex items-center gap-2">
-          {views.length > 1 ? (
-            <div role="group" aria-label="View" className="flex rounded-house border bg-sheet/95">
-              {views.map((v) => <button key={v} type="button" aria-pressed={v === view} onClick={() => onView(v)} className="rounded-house px-2.5 py-1 text-fine aria-pressed:bg-copper aria-pressed:text-on-copper">{m.views.find((x) => x.id === v)?.name}</button>)}
-            </div>
-          ) : <p className="pointer-events-none rounded-house border bg-sheet/90 px-2.5 py-1 text-fine">{name}</p>}
-          <p className="pointer-events-none rounded-house border bg-sheet/90 px-2.5 py-1 text-fine">{film.header.rate} frames/s</p>
-        </div>
         {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-y bg-sheet px-3 py-1.5">
@@ -102,6 +100,7 @@ export function FilmBench({ apparatus, view, views, onView, film, title, frame, 
         <Slider label="Film" className="min-w-24 flex-1" value={frame} min={0} max={film.last} step={1} onChange={go} valueText={`frame ${frame}`} />
         <FrameBox frame={frame} last={film.last} onGo={go} />
         <output className="mono w-18 text-right text-fine" data-testid="film-time">{printFixed(film.time(frame), 3)} s</output>
+        <span className="text-fine whitespace-nowrap text-soft">{film.header.rate} frames/s</span>
         <Select label="Speed" hideLabel value={speed} onChange={setSpeed} options={SPEEDS.map(([n]) => ({ id: n, name: `${n}×` }))} />
       </div>
       <InstrumentStrip state={state} onGo={go} onTake={onTake && ((id) => onTake(id, state))} />

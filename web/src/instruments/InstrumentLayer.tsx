@@ -36,8 +36,8 @@ export function InstrumentLayer({ state: s, picture, content, points = [] }: { s
 }
 
 /** What can be taken: a strip above the picture, so that it covers nothing. */
-export function Tray({ state: s }: { state: InstrumentState }) {
-  if (s.tray.length === 0) return null;
+export function Tray({ state: s, children, note }: { state: InstrumentState; children?: React.ReactNode; note?: React.ReactNode }) {
+  if (s.tray.length === 0 && !children && !note) return null;
   const toggle = (i: Instrument) => {
     const key = i.id as keyof Placing;
     s.setPlacing(s.placing[key] ? { ...s.placing, [key]: undefined } : { ...s.placing, ...freshPlacing(i.id, s.picture, s.frame) });
@@ -45,11 +45,13 @@ export function Tray({ state: s }: { state: InstrumentState }) {
   return (
     <fieldset className="flex flex-wrap items-center gap-x-1 border-b bg-sheet px-2 py-0.5">
       <legend className="sr-only">Instrument tray</legend>
+      {children}
       {s.tray.map((i) => (
         <button key={i.id} type="button" aria-pressed={!!s.placing[i.id as keyof Placing]} onClick={() => toggle(i)} disabled={s.readOnly} className="flex items-center gap-1.5 rounded-house px-2 py-0.5 text-fine hover:bg-line/50 aria-pressed:font-semibold aria-pressed:text-copper">
           <InstrumentIcon shape={i.shape} />{i.name}
         </button>
       ))}
+      {note}
     </fieldset>
   );
 }

@@ -53,7 +53,10 @@ export function displayFor(list: Display[], unit: string) {
 
 /** Instruments on a live bench. */
 export function useInstruments(m: Manifest, picture: Picture, run: Run, lab?: string[]): InstrumentState {
-  const [placing, setPlacing] = useState<Placing>({});
+  const [placing, setPlacing] = useState<Placing>(() => Object.fromEntries(
+    // What a lab wants to be read off a gauge hangs there from the beginning.
+    all.filter((i) => i.shape === 'gauge' && lab?.includes(i.id)).map((i) => [i.id, {}]),
+  ));
   const [markers, setMarkers] = useState<Marker[]>([]);
   const tray = useMemo(() => all.filter((i) => (lab ?? m.instruments).includes(i.id)), [m, lab]);
   const frame = run.frame(m.views[0].id);

@@ -15,7 +15,7 @@ export function CellBar({ column, unit, row, cell, readOnly, canRecord, offer, o
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t bg-sheet px-3 py-1 text-fine" role="group" aria-label="Selected cell">
       <span><b>{column.name}</b>, row {row}</span>
       <label className="inline-flex items-center gap-1">±
-        <input className={`${inputClass} mono min-h-7! w-16 text-right`} aria-label={`Uncertainty of ${column.name}, row ${row}`} value={cell.uncertainty ?? ''} readOnly={readOnly || !cell.text} maxLength={12} onChange={(e) => onUncertainty(e.target.value)} />
+        <input className={`${inputClass} mono min-h-7! w-16 text-right`} aria-label={`Uncertainty in row ${row} of ${column.name}`} value={cell.uncertainty ?? ''} readOnly={readOnly || !cell.text} maxLength={12} onChange={(e) => onUncertainty(e.target.value)} />
         {unit}
       </label>
       {!readOnly && <Button small onClick={onRecord} disabled={!canRecord || !cell.text} title="Fix trial, frame and instruments, as they are now, to this value"><Crosshair size={13} aria-hidden />Record here</Button>}

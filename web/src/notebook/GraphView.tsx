@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useEffect, useRef, useState } from 'react';
 import { fitLine, type ColumnResult, type TableSpec } from '../core';
-import { Select, Toggle } from '../ui';
+import { Select, symbolText, Toggle } from '../ui';
 
 export interface GraphChoice { x?: string; y?: string; origin?: boolean; line?: boolean }
 
@@ -13,7 +13,10 @@ interface Props {
   onChoice: (c: GraphChoice) => void;
 }
 
-const PAD = { left: 54, right: 14, top: 12, bottom: 38 };
+const PAD = { left: 54, right: 26, top: 12, bottom: 38 };
+
+/** Ticks without commas between thousands: in half of the world those are decimal commas. */
+const plain = (tick: string) => tick.replaceAll(',', '');
 
 /** A graph of two columns that draws itself as rows are typed, with a line of best fit. */
 export function GraphView({ table, results, choice, readOnly, onChoice }: Props) {
@@ -46,8 +49,8 @@ export function GraphView({ table, results, choice, readOnly, onChoice }: Props)
   const sx = scaleLinear(range(points.map((p) => p.a)), [PAD.left, size.w - PAD.right]).nice();
   const sy = scaleLinear(range(points.map((p) => p.b)), [size.h - PAD.bottom, PAD.top]).nice();
   const [x0, x1] = sx.domain();
-  const options = columns.map((c) => ({ id: c.id, name: c.symbol }));
-  const title = (c: typeof x) => `${c?.symbol ?? ''}${c?.result?.unit ? ` / ${c.result.unit}` : ''}`;
+  const options = columns.map((c) => ({ id: c.id, name: symbolText(c.symbol) }));
+  const title = (c: typeof x) => `${symbolText(c?.symbol ?? '')}${c?.result?.unit ? ` / ${c.result.unit}` : ''}`;
   return (
     <div className="flex h-full min-h-0 flex-col">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-3 pt-1.5 text-fine">
@@ -68,13 +71,13 @@ export function GraphView({ table, results, choice, readOnly, onChoice }: Props)
           {sy.ticks(5).map((t) => (
             <g key={t}>
               <line x1={PAD.left} x2={size.w - PAD.right} y1={sy(t)} y2={sy(t)} stroke="var(--line)" />
-              <text x={PAD.left - 6} y={sy(t) + 4} textAnchor="end" fontSize="11.5" className="mono" fill="var(--soft)">{sy.tickFormat(5)(t)}</text>
+              <text x={PAD.left - 6} y={sy(t) + 4} textAnchor="end" fontSize="11.5" className="mono" fill="var(--soft)">{plain(sy.tickFormat(5)(t))}</text>
             </g>
           ))}
           {sx.ticks(6).map((t) => (
             <g key={t}>
               <line y1={PAD.top} y2={size.h - PAD.bottom} x1={sx(t)} x2={sx(t)} stroke="var(--line)" />
-              <text x={sx(t)} y={size.h - PAD.bottom + 15} textAnchor="middle" fontSize="11.5" className="mono" fill="var(--soft)">{sx.tickFormat(6)(t)}</text>
+              <text x={sx(t)} y={size.h - PAD.bottom + 15} textAnchor="middle" fontSize="11.5" className="mono" fill="var(--soft)">{plain(sx.tickFormat(6)(t))}</text>
             </g>
           ))}
           <path d={`M${PAD.left} ${PAD.top}V${size.h - PAD.bottom}H${size.w - PAD.right}`} fill="none" stroke="var(--ink)" strokeWidth="1.3" />

@@ -1,6 +1,6 @@
 import { History, SlidersHorizontal } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { BenchStage } from '../bench/BenchStage';
+import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { HistogramPanel } from '../bench/HistogramPanel';
 import { populationNames } from '../bench/populations';
 import { Readouts } from '../bench/Readouts';
@@ -54,6 +54,9 @@ export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }
   const behind = useMemo(() => (behindTrial ? [replay(behindTrial.recipe, behindTrial.until)] : []), [behindTrial]);
   const layerSet = useMemo(() => new Set(layers), [layers]);
   const bins = m.distributions.filter((d) => block.histograms.includes(d.id));
+  // An upright picture leaves room beside it for the histogram, a lying one below.
+  const picture = bench.pictureOf(0);
+  const upright = picture.width < 1.6 * picture.height;
 
   const tell = useRef(onNow);
   tell.current = onNow;
@@ -95,17 +98,17 @@ export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }
         )}
         <Trouble error={bench.trouble} />
       </aside>
-      <div className="relative flex min-h-0 min-w-0 flex-col">
-        <Tray state={instruments} />
-        <div className="relative grid min-h-24 flex-1">
+      <div className={`relative grid min-h-0 min-w-0 ${upright && bins.length ? 'grid-cols-2' : 'grid-cols-1'} grid-rows-[auto_minmax(0,1fr)_auto]`}>
+        <div className="col-span-full"><Tray state={instruments} note={<PictureNote bench={bench} layers={layerSet} />} /></div>
+        <div className="relative grid min-h-24 min-w-0">
           <BenchStage bench={bench} side={0} layers={layerSet} tool={null} behind={behind}>
             {(picture) => <InstrumentLayer state={instruments} picture={picture} content="bench-content-0" points={snapPoints(m, picture, instruments.markers, instruments.frame)} />}
           </BenchStage>
           {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
         </div>
         {bins.length > 0 && (
-          <div className="grid max-h-[58%] gap-x-4 overflow-auto border-t bg-sheet px-3 py-1.5" style={{ gridTemplateColumns: `repeat(${bins.length}, minmax(0,1fr))` }}>
-            {bins.map((d) => <HistogramPanel key={d.id} m={m} run={run} distribution={d} names={populationNames(m, d, settings)} tagged={layerSet.has('tag')} />)}
+          <div className={`grid gap-x-4 overflow-auto bg-sheet px-3 py-1.5 ${upright ? 'border-l' : 'max-h-56 border-t'}`} style={{ gridTemplateColumns: `repeat(${bins.length}, minmax(0,1fr))` }}>
+            {bins.map((d) => <HistogramPanel key={d.id} m={m} run={run} distribution={d} names={populationNames(m, d, settings)} tagged={layerSet.has('tag')} tall={upright} />)}
           </div>
         )}
       </div>

@@ -124,6 +124,14 @@ export function Trouble({ error }: { error: unknown }) {
   );
 }
 
+const LOWERED: Record<string, string> = { 0: '₀', 1: '₁', 2: '₂', 3: '₃', 4: '₄', 5: '₅', 6: '₆', 7: '₇', 8: '₈', 9: '₉', a: 'ₐ', e: 'ₑ', s: 'ₛ', k: 'ₖ', t: 'ₜ' };
+
+/** A symbol where only plain text can stand: what can be lowered is. */
+export function symbolText(text: string) {
+  const [main, sub] = text.split('_');
+  return main + [...(sub ?? '')].map((c) => LOWERED[c] ?? c).join('');
+}
+
 /** A symbol as it is printed: letters slanted, what follows an underscore lowered. */
 export function Symbol({ text }: { text: string }) {
   const [main, sub] = text.split('_');

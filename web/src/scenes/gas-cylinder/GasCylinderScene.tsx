@@ -33,7 +33,7 @@ export function GasCylinderScene({ picture, layers }: SceneProps) {
       {picture.get('partition.on') === 1 && <line x1={picture.get('partition.x')} x2={picture.get('partition.x')} y1={top} y2={bottom} strokeWidth={3.5} {...line} />}
       {Math.abs(target - piston) > 0.2 * nm && <path d={`M${target} ${top}V${bottom}`} stroke="var(--copper)" strokeDasharray="6 5" strokeWidth={1.2} fill="none" vectorEffect="non-scaling-stroke" />}
       <rect data-part="piston" x={piston} y={top + 0.4 * nm} width={5 * nm} height={bottom - top - 0.8 * nm} fill={solid} strokeWidth={1.4} {...line} />
-      <path d={`M${piston + 5 * nm} ${rod - 2 * nm}H${picture.width}M${piston + 5 * nm} ${rod + 2 * nm}H${picture.width}`} strokeWidth={1.4} {...line} />
+      <path d={`M${piston + 5 * nm} ${rod - 2 * nm}H${2 * picture.width}M${piston + 5 * nm} ${rod + 2 * nm}H${2 * picture.width}`} strokeWidth={1.4} {...line} />
       {picture.get('hand.on') === 1 && <path d={`M${piston + 12 * nm} ${rod - 5 * nm}v${10 * nm}`} stroke="var(--copper)" strokeWidth={2 * nm} strokeLinecap="round" />}
       {picture.get('loaded.on') === 1 && [-28, -14, 14, 28].map((d) => (
         <path key={d} d={`M${piston + 15 * nm} ${rod + d * nm}h${-8 * nm}m${2.5 * nm} ${-1.6 * nm}l${-2.5 * nm} ${1.6 * nm}l${2.5 * nm} ${1.6 * nm}`} fill="none" strokeWidth={1.6} {...line} />

@@ -58,7 +58,7 @@ function Blade({ x, axis, down, m, line }: { x: number; axis: number; down: bool
   return <path data-part="blade" d={`M${x} ${tip}l${-0.008 * m} ${-0.014 * m}v${-0.07 * m}h${0.016 * m}v${0.07 * m}Z`} {...line} fill="color-mix(in srgb, var(--ink) 22%, var(--stage))" strokeWidth={1.2} />;
 }
 
-/** The scale alone: a pointer before marks each 0.02 N, numbered each 0.2 N. */
+/** The scale alone: a pointer before marks each 0.02 N, numbered each half newton. */
 function ScaleClose({ picture, line, axis }: { picture: SceneProps['picture']; line: Line; axis: number }) {
   const newton = picture.get('newton');
   const zero = picture.get('zero.x');
@@ -69,8 +69,8 @@ function ScaleClose({ picture, line, axis }: { picture: SceneProps['picture']; l
   let marks = '';
   const names: number[] = [];
   for (let i = -5; i <= 50 * full; i++) {
-    marks += `M${zero + i * 0.02 * newton} ${axis - 0.1 * newton}v${-tall * (i % 10 === 0 ? 1 : i % 5 === 0 ? 0.75 : 0.45)}`;
-    if (i % 10 === 0) names.push(i * 0.02);
+    marks += `M${zero + i * 0.02 * newton} ${axis - 0.1 * newton}v${-tall * (i % 25 === 0 ? 1 : i % 5 === 0 ? 0.75 : 0.45)}`;
+    if (i % 25 === 0) names.push(i * 0.02);
   }
   const left = zero - 0.35 * newton;
   const right = zero + (full + 0.2) * newton;
@@ -100,7 +100,7 @@ function Arrow({ x, y, length, color, name, m }: { x: number; y: number; length:
     <g stroke={color} fill={color}>
       <line x1={x} x2={x + length} y1={y} y2={y} strokeWidth={3} vectorEffect="non-scaling-stroke" />
       <path d={`M${x + length} ${y}l${-1.6 * sign * b} ${-0.7 * b}v${1.4 * b}Z`} stroke="none" />
-      <text x={x + length + 0.4 * sign * b} y={y + 0.4 * b} fontSize={2 * b} textAnchor={sign > 0 ? 'start' : 'end'} stroke="none">{name}</text>
+      <text x={x + length + 0.4 * sign * b} y={y + 0.4 * b} fontSize={3.2 * b} textAnchor={sign > 0 ? 'start' : 'end'} stroke="none">{name}</text>
     </g>
   );
 }

@@ -185,6 +185,12 @@ public final class RunDoor {
         return Float64Array.fromJavaArray(run.frame(view));
     }
 
+    /** The settings that rule at the moment shown. */
+    @JSExport
+    public JSObject settings() {
+        return Trees.toJs(run.settingsNow().toTree());
+    }
+
     /** The recipe so far. */
     @JSExport
     public JSObject recipe() {

@@ -43,7 +43,7 @@ class BenchTest {
 
     private void stopAt(String what, String value) {
         Chrome.button(page, "Stop at …").click();
-        page.getByLabel("Run on and stop exactly at").selectOption(what);
+        page.getByLabel("Stop exactly at").selectOption(what);
         page.getByLabel("Value to stop at").fill(value);
         Chrome.button(page, "Run to there").click();
         assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.STATUS)
@@ -69,9 +69,9 @@ class BenchTest {
     void theTimeLineGoesBackAndForthAndStepsAreOneFrame() {
         stopAt("a time", "3");
         double angle = channel("angle");
-        Chrome.button(page, "Step one frame back").click();
+        Chrome.button(page, "One frame back").click();
         assertThat(time()).isCloseTo(3 - 1.0 / 60, within(0.0006));
-        Chrome.button(page, "Step one frame forward").click();
+        Chrome.button(page, "One frame forward").click();
         assertThat(channel("angle")).isEqualTo(angle);
         Locator line = page.getByRole(com.microsoft.playwright.options.AriaRole.SLIDER,
                 new Page.GetByRoleOptions().setName("Time line"));

@@ -3,6 +3,7 @@ package cauldron.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -45,19 +46,26 @@ final class Chrome {
         return page;
     }
 
-    static com.microsoft.playwright.Locator button(Page page, String name) {
+    static Locator button(Page page, String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
-    static com.microsoft.playwright.Locator button(Page page, Pattern name) {
+    static Locator button(Page page, Pattern name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
 
-    static com.microsoft.playwright.Locator link(Page page, String name) {
+    static Locator link(Page page, String name) {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
-    static com.microsoft.playwright.Locator link(Page page, Pattern name) {
+    static Locator link(Page page, Pattern name) {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
+    }
+
+    /** Presses a button or link of the list item that speaks of something. */
+    static void inItem(Page page, String about, String name) {
+        Locator item = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(about));
+        item.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name)).or(
+                item.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name))).click();
     }
 }

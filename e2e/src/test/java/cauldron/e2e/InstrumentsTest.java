@@ -26,7 +26,7 @@ class InstrumentsTest {
     void openAFilm() {
         context = Chrome.context(1280, 800);
         page = Chrome.signIn(context, "imre.saltzman");
-        Chrome.button(page, "Go on").click();
+        Chrome.inItem(page, "The lamp keeper's clock", "Go on");
         Chrome.button(page, "Measure").click();
         page.getByTestId("film-time").waitFor();
     }
@@ -69,7 +69,7 @@ class InstrumentsTest {
         Chrome.button(page, "Ruler").click();
         Locator rect = page.locator("[data-instrument=ruler] rect");
         double span = Double.parseDouble(rect.getAttribute("width"));
-        for (int i = 0; i < 8; i++) {
+        for (int i = 0; i < 9; i++) {
             Chrome.button(page, "Zoom in").click();
         }
         // Two metres stay two metres of the picture; only the hairlines at its ends grow thinner.

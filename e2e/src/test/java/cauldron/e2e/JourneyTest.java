@@ -76,7 +76,7 @@ class JourneyTest {
         assertThat(card).isVisible();
         String code = card.locator("b.mono").innerText();
         Chrome.link(page, "Catalogue").click();
-        Chrome.link(page, "Read and give").click();
+        Chrome.inItem(page, "The lamp keeper's clock", "Read and give");
         assertThat(page.getByText("Five cords are left in the lamp room")).isVisible();
         Chrome.button(page, "Give to a class").click();
         page.getByLabel("Class").selectOption(new com.microsoft.playwright.options.SelectOption()
@@ -211,7 +211,7 @@ class JourneyTest {
         page.getByLabel("Secret").fill(SECRET);
         Chrome.button(page, "Sign in").click();
         assertThat(page.getByText("at: Explain")).isVisible();
-        Chrome.button(page, "Go on").click();
+        Chrome.inItem(page, "The lamp keeper's clock", "Go on");
         assertThat(page.getByLabel("20 swings, row 5")).not().hasValue("");
     }
 

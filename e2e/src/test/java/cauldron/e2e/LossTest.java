@@ -20,7 +20,7 @@ class LossTest {
     }
 
     private static void openExplanation(Page page) {
-        Chrome.button(page, "Go on").click();
+        Chrome.inItem(page, "The lamp keeper's clock", "Go on");
         Chrome.button(page, "Explain").click();
     }
 

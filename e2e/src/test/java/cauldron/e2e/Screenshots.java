@@ -19,7 +19,7 @@ class Screenshots {
 
     private static void stopAt(Page page, String what, String value) {
         Chrome.button(page, "Stop at …").click();
-        page.getByLabel("Run on and stop exactly at").selectOption(what);
+        page.getByLabel("Stop exactly at").selectOption(what);
         page.getByLabel("Value to stop at").fill(value);
         Chrome.button(page, "Run to there").click();
         page.getByText(Pattern.compile("^Stopped at")).waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
@@ -33,7 +33,7 @@ class Screenshots {
             page.getByText("Physics 11").waitFor();
             shoot(page, "classes");
             Chrome.link(page, "Catalogue").click();
-            Chrome.link(page, "Read and give").click();
+            Chrome.inItem(page, "The lamp keeper's clock", "Read and give");
             Chrome.button(page, "Give to a class").waitFor();
             shoot(page, "lab-preview");
             page.navigate(App.address());
@@ -65,7 +65,7 @@ class Screenshots {
     void student() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "kofi.strand");
-            Chrome.button(page, "Go on").click();
+            Chrome.inItem(page, "The lamp keeper's clock", "Go on");
             Chrome.button(page, "Measure").click();
             page.getByTestId("film-time").waitFor();
             page.getByLabel(Pattern.compile("^20 swings, row 2")).click();

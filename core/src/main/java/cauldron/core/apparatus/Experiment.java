@@ -18,6 +18,9 @@ public interface Experiment {
         void event(int kind, double time);
     }
 
+    /** The settings that rule now: those it was made from, as changed since. */
+    Settings settings();
+
     /** Present time in seconds. */
     double time();
 

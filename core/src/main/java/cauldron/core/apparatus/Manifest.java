@@ -68,7 +68,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
     /**
      * Something that can be done to it besides moving and setting.
      *
-     * @param shownWhen offered only while a setting has a value: {@code "held=true"}; empty: always
+     * @param shownWhen offered only while a flag of the scene is up or down: {@code "thread.on=1"}; empty: always
      */
     public record Act(String id, String name, String shownWhen) {
     }

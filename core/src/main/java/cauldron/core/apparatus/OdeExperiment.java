@@ -110,6 +110,11 @@ public abstract class OdeExperiment implements Experiment {
     }
 
     @Override
+    public final Settings settings() {
+        return inForce.now();
+    }
+
+    @Override
     public final double time() {
         return time;
     }

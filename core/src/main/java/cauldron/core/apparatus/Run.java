@@ -79,6 +79,11 @@ public final class Run {
         return settings;
     }
 
+    /** The settings that rule at the moment shown; in the past, those of then. */
+    public Settings settingsNow() {
+        return experiment.settings();
+    }
+
     /** The moment that is shown. */
     public double time() {
         return experiment.time();
@@ -111,9 +116,9 @@ public final class Run {
         return experiment.population(distribution, which);
     }
 
-    /** What the view shows: left, bottom, width, height in metres. */
+    /** What the view shows with the settings that rule now: left, bottom, width, height in metres. */
     public double[] frame(String view) {
-        return apparatus.frame(view, settings);
+        return apparatus.frame(view, experiment.settings());
     }
 
     /** Goes to any moment, computing on where it lies beyond the head. */

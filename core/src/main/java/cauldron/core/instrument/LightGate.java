@@ -8,8 +8,9 @@ import java.util.List;
  * A beam timer laid into the picture: a straight beam between two posts, and a clock that is started and
  * stopped by a body's middle passing through.
  *
- * <p>The body's path is known at even instants, as a film or a run's samples give it. In between it is
- * taken as even motion; near the middle of a swing that is off by less than the clock's millisecond.
+ * <p>The body's path is known at even instants, as a film or a run's samples give it. In between, its
+ * distance from the beam's line is the cubic through the two instants before and the two after: at 60 a
+ * second that is far finer than the clock's millisecond for anything a school swings.
  *
  * @param times when the body passed, in seconds, in order
  * @param signs +1 for one way through, −1 for the other
@@ -18,6 +19,7 @@ public record LightGate(double[] times, int[] signs) {
 
     /** The clock's last digit, in seconds. */
     private static final double RESOLUTION = 0.001;
+    private static final int BISECTIONS = 40;
 
     /**
      * Finds the passages of a path through a beam.
@@ -38,7 +40,9 @@ public record LightGate(double[] times, int[] signs) {
             if (before < 0 == after < 0) {
                 continue;
             }
-            double part = before / (before - after);
+            double earlier = side(path, Math.max(0, i - 2), x1, y1, bx, by);
+            double later = side(path, Math.min(n - 1, i + 1), x1, y1, bx, by);
+            double part = i >= 2 && i + 1 < n ? root(earlier, before, after, later) : before / (before - after);
             double x = path[2 * i - 2] + part * (path[2 * i] - path[2 * i - 2]);
             double y = path[2 * i - 1] + part * (path[2 * i + 1] - path[2 * i - 1]);
             double along = ((x - x1) * bx + (y - y1) * by) / length2;
@@ -49,6 +53,23 @@ public record LightGate(double[] times, int[] signs) {
         }
         return new LightGate(when.stream().mapToDouble(Double::doubleValue).toArray(),
                 way.stream().mapToInt(Integer::intValue).toArray());
+    }
+
+    /** Where between 0 and 1 the cubic through values at −1, 0, 1 and 2 is zero; those at 0 and 1 differ in sign. */
+    private static double root(double a, double b, double c, double d) {
+        double low = 0;
+        double high = 1;
+        for (int i = 0; i < BISECTIONS; i++) {
+            double t = 0.5 * (low + high);
+            double value = -a * t * (t - 1) * (t - 2) / 6 + b * (t + 1) * (t - 1) * (t - 2) / 2
+                    - c * (t + 1) * t * (t - 2) / 2 + d * (t + 1) * t * (t - 1) / 6;
+            if (value < 0 == b < 0) {
+                low = t;
+            } else {
+                high = t;
+            }
+        }
+        return 0.5 * (low + high);
     }
 
     private static double side(double[] path, int i, double x1, double y1, double bx, double by) {

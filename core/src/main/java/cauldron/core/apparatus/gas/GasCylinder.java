@@ -22,8 +22,11 @@ public final class GasCylinder implements Apparatus {
     static final double SHORTEST = 20e-9;
     static final double LONGEST = 160e-9;
     private static final double NANO = 1e-9;
-    /** Left, bottom, width and height: room for what escapes on the left, the piston's rod on the right. */
-    private static final double[] FRAME = {-24e-9, -14e-9, 222e-9, 108e-9};
+    private static final double LEFT = -16e-9;
+    private static final double BOTTOM = -14e-9;
+    private static final double FRAME_HEIGHT = 108e-9;
+    /** Room for the piston and a piece of its rod. */
+    private static final double BESIDE = 26e-9;
 
     /** Told apart by the settings that name them. */
     private static final List<String> GASES = List.of("gas1", "gas2");
@@ -38,7 +41,7 @@ public final class GasCylinder implements Apparatus {
                     count("count1", "N_1", "Molecules of gas 1", 5000, 1000),
                     new Setting.Choice("gas2", "Gas 2", Gas.options(), "helium", "", false, ""),
                     count("count2", "N_2", "Molecules of gas 2", 2500, 0),
-                    new Setting.Amount("temperature", "T", "Temperature of gas let in", "K", 20, 2000, 10, 300.0,
+                    new Setting.Amount("temperature", "T", "Temperature", "K", 20, 2000, 10, 300.0,
                             false, "heat", true, ""),
                     new Setting.Choice("heat", "Walls", List.of(new Option("insulated", "insulated"),
                             new Option("heater", "heater or cooler below"), new Option("held", "held at temperature T")),
@@ -98,7 +101,7 @@ public final class GasCylinder implements Apparatus {
                     field("tag.x", Kind.X), field("tag.y", Kind.Y), field("longest.x", Kind.X),
                     field("hand.on", Kind.FLAG)),
             List.of(new Manifest.Handle("piston", "piston rod", "piston.x", "piston.y", "piston.grip")),
-            List.of(new Manifest.Act("take-out", "Take the partition out", "partition=true")),
+            List.of(new Manifest.Act("take-out", "Take the partition out", "partition.on=1")),
             List.of(new Manifest.Layer("tag", "Tagged molecule"), new Manifest.Layer("path", "Path of the tagged molecule", List.of("tag-x", "tag-y")),
                     new Manifest.Layer("large", "Molecules drawn larger than life")),
             List.of("fine-ruler", "stopwatch", "pressure-gauge", "thermometer"),
@@ -130,7 +133,11 @@ public final class GasCylinder implements Apparatus {
 
     @Override
     public double[] frame(String view, Settings settings) {
-        return FRAME.clone();
+        double length = settings.amount("length") * NANO;
+        // A piston that can move may go all the way.
+        double reach = !settings.choice("piston").equals("locked") || length > 100e-9 ? LONGEST
+                : length > 60e-9 ? 100e-9 : 60e-9;
+        return new double[] {LEFT, BOTTOM, reach + BESIDE - LEFT, FRAME_HEIGHT};
     }
 
     @Override

@@ -91,6 +91,11 @@ final class GasCylinderExperiment implements Experiment {
     }
 
     @Override
+    public Settings settings() {
+        return inForce.now();
+    }
+
+    @Override
     public double time() {
         return time;
     }

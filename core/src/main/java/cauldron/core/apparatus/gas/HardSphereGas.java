@@ -330,7 +330,7 @@ final class HardSphereGas {
         m.x[i] = piston.at(now);
         double energy = m.energy(i);
         m.vx[i] = piston.hit(now, m.mass[m.kind[i]], before);
-        work += m.energy(i) - energy;
+        work = m.energy(i) - energy + work;
         push(i, m.vx[i] - before);
         if (piston.isLoaded()) {
             pistonChanged();

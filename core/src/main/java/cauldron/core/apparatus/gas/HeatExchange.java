@@ -56,7 +56,8 @@ final class HeatExchange {
             m.vx[i] = spread * chance.exactNormal();
             m.vz[i] = spread * chance.exactNormal();
             m.vy[i] = spread * Math.sqrt(2 * chance.exponential()) * inward;
-            given += m.energy(i) - energy;
+            // In this order, so that the browser adds up the same bits.
+            given = m.energy(i) - energy + given;
         } else if (mode == Mode.HEATER && inward > 0) {
             owed += power * (time - powerSince);
             powerSince = time;

@@ -47,7 +47,7 @@ public final class PropellerGlider implements Apparatus {
                     new Channel("resultant", "F", "Resultant force", "N", 0, 2.5, 3, null),
                     new Channel("kinetic", "E_k", "Kinetic energy", "J", 0, 5, 3, Account.KINETIC),
                     new Channel("thermal", "E_th", "Lost to the air film", "J", 0, 1, 3, Account.THERMAL),
-                    new Channel("total", "W", "Work of the thrust", "J", 0, 5, 3, Account.TOTAL)),
+                    new Channel("total", "W", "Work of the thrust since the cut", "J", 0, 5, 3, Account.TOTAL)),
             List.of(), List.of(new Manifest.EventKind("cut", "thread parted"),
                     new Manifest.EventKind("buffer", "buffer reached")),
             List.of(new Manifest.View("track", "Track from the side"), new Manifest.View("scale", "Spring scale, close up")),
@@ -60,8 +60,8 @@ public final class PropellerGlider implements Apparatus {
                     new SceneField("loads", Kind.LENGTH, true), new SceneField("thrust.arrow", Kind.LENGTH, false),
                     new SceneField("thread.arrow", Kind.LENGTH, false), new SceneField("drag.arrow", Kind.LENGTH, false)),
             List.of(new Manifest.Handle("glider", "glider", "glider.x", "glider.y", "glider.half")),
-            List.of(new Manifest.Act("start", "Start the propeller", ""),
-                    new Manifest.Act("cut", "Cut the thread", "cut=false")),
+            List.of(new Manifest.Act("start", "Start the propeller", "propeller.on=0"),
+                    new Manifest.Act("cut", "Cut the thread", "thread.on=1")),
             List.of(new Manifest.Layer("forces", "Force arrows")),
             List.of("ruler", "tape", "stopwatch", "markers", "magnifier"),
             List.of("Time zero taken before the thread parts", "The scale's zero not taken off", "Centimetres for metres",
@@ -79,7 +79,7 @@ public final class PropellerGlider implements Apparatus {
 
     @Override
     public double[] frame(String view, Settings settings) {
-        return view.equals("scale") ? new double[] {-0.29, -0.035, 0.17, 0.105} : new double[] {-0.38, -0.42, 2.5, 1.1};
+        return view.equals("scale") ? new double[] {-0.29, 0.02, 0.17, 0.05} : new double[] {-0.38, -0.3, 2.5, 0.6};
     }
 
     @Override

@@ -17,8 +17,8 @@ import cauldron.core.apparatus.Settings;
  * film's drag is that of a thin viscous layer, in proportion to the speed; it doesn't rise with the load,
  * and the drag of the body in the air is left out. The buffer stops the glider for good.
  *
- * <p>State: s (m), v (m/s), turning rate as part of full, energy lost to the air film (J), work of the
- * thrust (J).
+ * <p>State: s (m), v (m/s), turning rate as part of full, energy lost to the air film (J) and work of
+ * the thrust (J), both since the thread parted.
  */
 final class PropellerGliderExperiment extends OdeExperiment {
 
@@ -81,8 +81,8 @@ final class PropellerGliderExperiment extends OdeExperiment {
         dy[0] = moves ? y[1] : 0;
         dy[1] = moves ? (thrust(y) - drag * y[1] - pull(y)) / mass : 0;
         dy[2] = started ? (throttle - y[2]) / SPIN_UP : 0;
-        dy[3] = moves ? drag * y[1] * y[1] : 0;
-        dy[4] = moves ? thrust(y) * y[1] : 0;
+        dy[3] = moves && parted ? drag * y[1] * y[1] : 0;
+        dy[4] = moves && parted ? thrust(y) * y[1] : 0;
     }
 
     @Override

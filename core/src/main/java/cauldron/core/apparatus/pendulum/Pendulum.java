@@ -58,7 +58,7 @@ public final class Pendulum implements Apparatus {
                     new SceneField("bob.x", Kind.X, true), new SceneField("bob.y", Kind.Y, true),
                     new SceneField("bob.radius", Kind.LENGTH, true), new SceneField("catch.shut", Kind.FLAG, true)),
             List.of(new Manifest.Handle("bob", "bob", "bob.x", "bob.y", "bob.radius")),
-            List.of(new Manifest.Act("open-catch", "Open the catch", "held=true")),
+            List.of(new Manifest.Act("open-catch", "Open the catch", "catch.shut=1")),
             List.of(),
             List.of("ruler", "protractor", "stopwatch", "beam-timer", "markers", "magnifier"),
             List.of("Timing one swing instead of many", "Half a swing taken for a whole one",

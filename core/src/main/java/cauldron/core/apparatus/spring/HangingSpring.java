@@ -67,7 +67,7 @@ public final class HangingSpring implements Apparatus {
                     new SceneField("equilibrium.y", Kind.Y, false), new SceneField("weight.arrow", Kind.LENGTH, false),
                     new SceneField("spring.arrow", Kind.LENGTH, false)),
             List.of(new Manifest.Handle("body", "mass", "body.x", "body.y", "body.size")),
-            List.of(new Manifest.Act("let-go", "Let go", "held=true")),
+            List.of(new Manifest.Act("let-go", "Let go", "hand.on=1")),
             List.of(new Manifest.Layer("forces", "Force arrows"), new Manifest.Layer("lines", "Natural length and equilibrium")),
             List.of("ruler", "stopwatch", "beam-timer", "markers", "magnifier"),
             List.of("Total length taken for the extension", "Grams for kilograms", "Gradient upside down",
