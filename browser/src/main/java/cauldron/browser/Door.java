@@ -7,6 +7,7 @@ import cauldron.core.apparatus.Inventory;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.apparatus.gas.Discs;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.instrument.LightGate;
 import cauldron.core.quantity.Numbers;
@@ -97,6 +98,26 @@ public final class Door {
     @JSExport
     public static RunDoor replay(JSObject recipe, double until) {
         return new RunDoor(Run.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));
+    }
+
+    /**
+     * Elastic discs run for so many frames of 1/60 s, for {@code ./cauldron bench}: energy before and after,
+     * collisions, then the places (x, y) they began at.
+     */
+    @JSExport
+    public static Float64Array discs(int n, double side, double diameter, double speed, int frames, int seed) {
+        Discs discs = new Discs(n, side, diameter, speed, seed);
+        double before = discs.energy();
+        double[] places = discs.places();
+        for (int i = 0; i < frames; i++) {
+            discs.advance(1.0 / 60);
+        }
+        double[] out = new double[3 + places.length];
+        out[0] = before;
+        out[1] = discs.energy();
+        out[2] = discs.collisions();
+        System.arraycopy(places, 0, out, 3, places.length);
+        return Float64Array.fromJavaArray(out);
     }
 
     /** A table worked out. */

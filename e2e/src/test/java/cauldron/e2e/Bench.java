@@ -5,6 +5,8 @@ import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -12,6 +14,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -47,6 +50,8 @@ class Bench {
     @Test
     void measure() throws Exception {
         frameInTheBrowser();
+        gasFrames();
+        discsBesideOtherEngines();
         modelOnTheJvm();
         filmOnTheJvm();
         entriesByFiftyClients();
@@ -73,6 +78,104 @@ class Bench {
             double[] t = tens.stream().mapToDouble(Number::doubleValue).sorted().toArray();
             row("one pendulum frame in Chromium (advance, scene, all channels)", "median %.3f ms, p99 %.3f ms",
                     quantile(t, 0.5), quantile(t, 0.99));
+        }
+    }
+
+    /** The gas on the open bench as a teacher sees it: model, histogram and drawing of every frame. */
+    @SuppressWarnings("unchecked")
+    private void gasFrames() {
+        for (int molecules : new int[] {1000, 5000}) {
+            try (BrowserContext context = Chrome.context(1280, 800)) {
+                Page page = Chrome.signIn(context, "ines");
+                page.navigate(App.address() + "/bench/gas-cylinder");
+                Chrome.button(page, "Run").waitFor();
+                var count = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Molecules of gas 1")));
+                count.fill(String.valueOf(molecules));
+                count.press("Enter");
+                var length = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Length of")));
+                // Room conditions: about 100 kPa at 300 K.
+                length.fill(molecules == 1000 ? "34" : "160");
+                length.press("Enter");
+                Object result = page.evaluate("""
+                        async () => {
+                          [...document.querySelectorAll('button')].find((b) => b.textContent.trim() === 'Run').click();
+                          const busy = [];
+                          const gaps = [];
+                          let last = 0;
+                          // Scripts of one frame, drawing commands included: from the first callback to the last.
+                          await new Promise((done) => {
+                            let n = 0;
+                            const tick = (now) => {
+                              const start = performance.now();
+                              if (last) gaps.push(now - last);
+                              last = now;
+                              const channel = new MessageChannel();
+                              channel.port1.onmessage = () => {
+                                busy.push(performance.now() - now);
+                                if (++n < 400) requestAnimationFrame(tick); else done();
+                              };
+                              channel.port2.postMessage(0);
+                            };
+                            requestAnimationFrame(tick);
+                          });
+                          return [busy.slice(100), gaps.slice(100)];
+                        }""");
+                List<List<Number>> lists = (List<List<Number>>) result;
+                double[] busy = lists.get(0).stream().mapToDouble(Number::doubleValue).sorted().toArray();
+                double[] gaps = lists.get(1).stream().mapToDouble(Number::doubleValue).sorted().toArray();
+                row("gas of " + molecules + " molecules on the open bench: model, histogram and drawing of one frame",
+                        "median %.1f ms, p90 %.1f ms; frames every %.1f ms (median)", quantile(busy, 0.5), quantile(busy, 0.9),
+                        quantile(gaps, 0.5));
+            }
+            try (BrowserContext context = Chrome.context(800, 600)) {
+                Page page = ReplayTest.pageWithCore(context);
+                List<Number> figures = (List<Number>) page.evaluate("""
+                        ([molecules, length]) => {
+                          const run = core.openRun('gas-cylinder', { count1: molecules, length }, 1);
+                          const model = [], histogram = [];
+                          for (let i = 0; i < 600; i++) {
+                            let from = performance.now();
+                            run.advance(1e-10 / 60);
+                            run.crowd();
+                            model.push(performance.now() - from);
+                            from = performance.now();
+                            run.histogram(0, 0, 37.5, 40, 600);
+                            histogram.push(performance.now() - from);
+                          }
+                          // Five minutes of wall time later: how long to go back to the first minute's end.
+                          const minutes = 5 * 60 * 1e-10;
+                          const part = molecules > 1000 ? 0.1 : 1;
+                          run.seek(minutes * part);
+                          const from = performance.now();
+                          run.seek(minutes * part / 5 + 0.37e-10);
+                          const back = performance.now() - from;
+                          const middle = (a) => [...a].sort((x, y) => x - y)[Math.floor(a.length / 2)];
+                          return [middle(model.slice(100)), middle(histogram.slice(100)), back, part];
+                        }""", List.of(molecules, molecules == 1000 ? 34 : 160));
+                row("gas of " + molecules + " molecules: model and places alone; histogram alone", "%.2f ms; %.2f ms",
+                        figures.get(0).doubleValue(), figures.get(1).doubleValue());
+                row("gas of " + molecules + " molecules: going back after " + (figures.get(3).doubleValue() < 1 ? "30 s" : "5 minutes")
+                        + " of running", "%.2f s", figures.get(2).doubleValue() / 1000);
+            }
+        }
+    }
+
+    /** The same discs, walls, speeds and frames in the core and in engines made for games. */
+    private void discsBesideOtherEngines() throws IOException {
+        Path modules = Path.of("..", "web", "node_modules");
+        try (BrowserContext context = Chrome.context(800, 600)) {
+            Page page = ReplayTest.pageWithCore(context);
+            context.route("http://core.test/matter.js", r -> r.fulfill(new Route.FulfillOptions()
+                    .setPath(modules.resolve("matter-js/build/matter.min.js")).setContentType("text/javascript")));
+            context.route("http://core.test/planck.js", r -> r.fulfill(new Route.FulfillOptions()
+                    .setPath(modules.resolve("planck/dist/planck.min.js")).setContentType("text/javascript")));
+            context.route("http://core.test/rapier.js", r -> r.fulfill(new Route.FulfillOptions()
+                    .setPath(modules.resolve("@dimforge/rapier2d-compat/dist/rapier.mjs")).setContentType("text/javascript")));
+            String script = new String(Bench.class.getResourceAsStream("/discs.js").readAllBytes(), StandardCharsets.UTF_8);
+            for (Object line : (List<?>) page.evaluate(script)) {
+                List<?> values = (List<?>) line;
+                row("1,000 elastic discs for 10 s of 60 frames: " + values.get(0), "%s", values.get(1));
+            }
         }
     }
 

@@ -76,6 +76,25 @@ class DemoSchoolTest {
     }
 
     @Test
+    void everyLabHasWorkInItAndItsAnswersFollowFromTheReadings() {
+        JdbcTemplate database = ServerExtension.bean(JdbcTemplate.class);
+        Map<String, Integer> right = new LinkedHashMap<>();
+        database.query("select block, count(*) filter (where verdict = 'right') as n from attempt group by block",
+                row -> { right.put(row.getString("block"), row.getInt("n")); });
+        assertThat(right).containsKeys("g", "k", "brill", "slope", "twice", "ratio");
+        assertThat(right.values()).allMatch(n -> n >= 2);
+        // Two students' numbers differ: nobody has copied, and nothing is written down beforehand.
+        for (String block : right.keySet()) {
+            Integer different = database.queryForObject("select count(distinct number) from attempt where block = ?",
+                    Integer.class, block);
+            assertThat(different).as(block).isGreaterThan(1);
+        }
+        Integer gases = database.queryForObject("select count(distinct value->'recipe'->>'seed') from entry"
+                + " where slot like 'trial/%'", Integer.class);
+        assertThat(gases).isGreaterThan(5);
+    }
+
+    @Test
     void someSlipAndMostFindGravity() {
         JdbcTemplate database = ServerExtension.bean(JdbcTemplate.class);
         Map<String, Integer> verdicts = new LinkedHashMap<>();

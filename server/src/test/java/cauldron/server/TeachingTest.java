@@ -25,9 +25,13 @@ class TeachingTest {
     }
 
     private static Room room(String teacherName) {
+        return room(teacherName, "The lamp keeper's clock");
+    }
+
+    private static Room room(String teacherName, String title) {
         Visitor teacher = Visitor.signedIn(teacherName);
         JsonNode made = Visitor.read(teacher.post("/api/classes", Map.of("name", "Room " + UUID.randomUUID())));
-        String lab = teacher.json("/api/labs").get(0).get("id").asString();
+        String lab = teacher.lab(title);
         String assignment = Visitor.read(teacher.post("/api/teaching/assignments",
                 Map.of("classId", made.get("id").asString(), "labId", lab, "dueAt", "2099-01-01T08:00:00Z")))
                 .get("id").asString();
@@ -93,6 +97,57 @@ class TeachingTest {
         assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(1);
     }
 
+    private static void seal(Room room) {
+        room.student().post("/api/works/" + room.work() + "/entries", Map.of("entries", List.of(
+                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
+                        "time", "2026-01-01T00:00:00Z"))));
+    }
+
+    /** A student's own spring constant, as the recipe of a recording has it. */
+    private static double constant(Room room) {
+        UUID trial = UUID.randomUUID();
+        assertThat(room.student().post("/api/works/" + room.work() + "/trials", Map.of("id", trial, "block", "films",
+                "chosen", Map.of("load", "m100", "way", "rest"))).statusCode()).isEqualTo(200);
+        return DATABASE.queryForObject("select (recipe->'settings'->>'constant')::float8 from trial where id = ?",
+                Double.class, trial);
+    }
+
+    @Test
+    void anAnswerIsRightForOnesOwnSpringAndANeighboursIsWrong() {
+        Room one = room("ines", "The slip's lost label");
+        seal(one);
+        double mine = constant(one);
+        double neighbours = mine > 19 ? mine / 1.12 : mine * 1.12;
+        String path = "/api/works/" + one.work() + "/checks";
+        JsonNode wrong = Visitor.read(one.student().post(path, Map.of("block", "k", "number", String.valueOf(neighbours),
+                "unit", "N/m")));
+        assertThat(wrong.get("verdict").asString()).isEqualTo("value");
+        assertThat(wrong.toString()).doesNotContain(String.valueOf(mine).substring(0, 5));
+        JsonNode right = Visitor.read(one.student().post(path, Map.of("block", "k", "number",
+                String.valueOf(Math.round(mine * 10) / 1000.0), "unit", "N/cm")));
+        assertThat(right.get("verdict").asString()).isEqualTo("right");
+        Room two = room("ines", "The slip's lost label");
+        seal(two);
+        assertThat(constant(two)).isNotEqualTo(mine);
+    }
+
+    @Test
+    void aRecordingIsSeenThroughItsOwnViewsOnly() {
+        Room room = room("ines", "What the ferry's propeller can push");
+        seal(room);
+        UUID trial = UUID.randomUUID();
+        room.student().post("/api/works/" + room.work() + "/trials", Map.of("id", trial, "block", "films", "chosen",
+                Map.of("throttle", "q60", "load", "none")));
+        String film = "/api/trials/" + trial + "/film";
+        String track = room.student().get(film).body();
+        assertThat(room.student().get(film + "?view=track").body()).isEqualTo(track);
+        HttpResponse<String> scale = room.student().get(film + "?view=scale");
+        assertThat(scale.statusCode()).isEqualTo(200);
+        assertThat(scale.body()).isNotEqualTo(track);
+        assertThat(room.student().get(film + "?view=cellar").statusCode()).isEqualTo(404);
+        assertThat(Visitor.signedIn("esi.lund").get(film + "?view=scale").statusCode()).isEqualTo(404);
+    }
+
     @Test
     void aLaterWrongTryTakesNoPointsAway() {
         Room room = room("ines");
@@ -110,7 +165,7 @@ class TeachingTest {
         Visitor ines = Visitor.signedIn("tobiah");
         JsonNode own = ines.json("/api/classes").get(0);
         HttpResponse<String> answer = ines.post("/api/teaching/assignments", Map.of("classId", own.get("id").asString(),
-                "labId", ines.json("/api/labs").get(0).get("id").asString(), "dueAt", "2001-01-01T00:00:00Z"));
+                "labId", ines.lab("The lamp keeper's clock"), "dueAt", "2001-01-01T00:00:00Z"));
         assertThat(answer.statusCode()).isEqualTo(400);
         assertThat(Visitor.read(answer).get("field").asString()).isEqualTo("dueAt");
     }

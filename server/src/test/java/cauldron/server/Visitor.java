@@ -61,6 +61,16 @@ final class Visitor {
         return JSON.readTree(answer.body());
     }
 
+    /** The id of a lab of the catalogue. */
+    String lab(String title) {
+        for (JsonNode lab : json("/api/labs")) {
+            if (lab.get("title").asString().equals(title)) {
+                return lab.get("id").asString();
+            }
+        }
+        throw new AssertionError(title);
+    }
+
     static JsonNode read(HttpResponse<String> answer) {
         return JSON.readTree(answer.body());
     }

@@ -99,6 +99,25 @@ class HardSphereGasTest {
     }
 
     @Test
+    void discsInAPlaneMeetAsOftenAsKineticTheoryOfTwoDimensionsSays() {
+        int n = 1000;
+        double side = 886;
+        Discs discs = new Discs(n, side, 10, 60, 2);
+        double before = discs.energy();
+        assertThat(before).isCloseTo(0.5 * n * 60 * 60, within(1e-9 * before));
+        discs.advance(30);
+        double from = discs.collisions();
+        discs.advance(60);
+        double each = (discs.collisions() - from) / 60 * 2 / n;
+        // Enskog's rate of discs: √(2π) n d v_rms g, with g = (1 − 7η/16)/(1 − η)² (D. Henderson, Mol. Phys. 30 (1975) 971).
+        double eta = n * Math.PI * 25 / (side * side);
+        double g = (1 - 7 * eta / 16) / Math.pow(1 - eta, 2);
+        double expected = Math.sqrt(2 * Math.PI) * n / (side * side) * 10 * 60 * g;
+        assertThat(each).isCloseTo(expected, within(0.03 * expected));
+        assertThat(discs.energy()).isCloseTo(before, within(1e-12 * before));
+    }
+
+    @Test
     void noTwoMoleculesOverlapAndNoneLeavesTheBox() {
         Box box = new Box("sulfur-hexafluoride", "helium", 20e-9, 20e-9, 16e-9, 20e-9, 4);
         box.fill(0, 700, 300);
