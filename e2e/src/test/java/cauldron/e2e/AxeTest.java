@@ -76,4 +76,47 @@ class AxeTest {
             check(page, "instruments");
         }
     }
+
+    @Test
+    void theBenchWithEverythingOnIt() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "ines");
+            page.navigate(App.address() + "/bench/gas-cylinder");
+            Chrome.button(page, "Run").waitFor();
+            for (String instrument : List.of("Ruler", "Stopwatch", "Pressure gauge", "Thermometer")) {
+                Chrome.button(page, instrument).click();
+            }
+            check(page, "gas with instruments and histogram");
+            page.navigate(App.address() + "/bench/hanging-spring");
+            for (String instrument : List.of("Position markers", "Magnifier", "Beam timer")) {
+                Chrome.button(page, instrument).click();
+            }
+            Chrome.button(page, "Side by side").click();
+            Chrome.button(page, "Ten frames forward").click();
+            Chrome.button(page, "Draw").click();
+            Chrome.button(page, "Trials").click();
+            page.getByLabel("Name of trial 1").waitFor();
+            check(page, "side by side, drawing, trials");
+        }
+    }
+
+    @Test
+    void theOtherLabs() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "arlo.venn");
+            Chrome.inItem(page, "What the ferry's propeller can push", "Go on");
+            Chrome.button(page, "Measure").click();
+            page.getByLabel(Pattern.compile("^way, row 2")).click();
+            page.getByText("This is how").waitFor();
+            check(page, "glider lab");
+        }
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "aino.brekke");
+            Chrome.inItem(page, "The air in the fog signal", "Go on");
+            Chrome.button(page, "Two gases").click();
+            check(page, "gas lab");
+            Chrome.button(page, Pattern.compile("^Trials, ")).click();
+            check(page, "gas lab with trials");
+        }
+    }
 }

@@ -75,4 +75,94 @@ class Screenshots {
             shoot(page, "student-lab");
         }
     }
+
+    private static void enter(Page page, String setting, String value) {
+        var box = page.getByRole(com.microsoft.playwright.options.AriaRole.TEXTBOX,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^" + setting)));
+        box.fill(value);
+        box.press("Enter");
+    }
+
+    private static void show(Page page, String menu, String... items) {
+        Chrome.button(page, menu).click();
+        for (String item : items) {
+            page.getByLabel(item, new Page.GetByLabelOptions().setExact(true)).check();
+        }
+        page.keyboard().press("Escape");
+    }
+
+    @Test
+    void benches() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "ines");
+            page.navigate(App.address() + "/bench/gas-cylinder");
+            Chrome.button(page, "Run").waitFor();
+            enter(page, "Molecules of gas 2", "500");
+            enter(page, "Length of", "60");
+            page.getByText("Partition in the middle").click();
+            show(page, "Show", "Tagged molecule", "Path of the tagged molecule", "Molecules drawn larger than life");
+            show(page, "Graph", "Gas 1 in the left half", "Gas 2 in the left half");
+            Chrome.button(page, "Pressure gauge").click();
+            stopAt(page, "a time", "150");
+            Chrome.button(page, "Take the partition out").click();
+            stopAt(page, "a time", "420");
+            shoot(page, "gas");
+            page.navigate(App.address() + "/bench/hanging-spring");
+            Chrome.button(page, "Side by side").click();
+            page.getByLabel("Settings of bench").selectOption("B");
+            enter(page, "Hung mass", "400");
+            show(page, "Show", "Natural length and equilibrium", "Force arrows");
+            show(page, "Graph", "Extension");
+            Chrome.button(page, "Energy").click();
+            stopAt(page, "a time", "2.2");
+            shoot(page, "side-by-side");
+            Chrome.button(page, "Side by side").click();
+            enter(page, "Hung mass", "200");
+            stopAt(page, "lowest point", "2");
+            Chrome.button(page, "Restart with these settings").click();
+            enter(page, "Damping", "0.3");
+            stopAt(page, "a time", "3");
+            Chrome.button(page, "Trials").click();
+            page.getByLabel("Name of trial 2").waitFor();
+            Chrome.button(page, "Trace behind").last().click();
+            shoot(page, "trials");
+            page.navigate(App.address() + "/bench/propeller-glider");
+            Chrome.button(page, "Start the propeller").click();
+            stopAt(page, "a time", "1.5");
+            Chrome.button(page, "Cut the thread").click();
+            stopAt(page, "a time", "2.1");
+            Chrome.button(page, "Draw").click();
+            Eyes eyes = new Eyes(page);
+            double[] glider = eyes.middle("[data-part=glider]");
+            eyes.drag(glider, new double[] {glider[0] + 130, glider[1] + 3});
+            eyes.drag(glider, new double[] {glider[0] + 2, glider[1] + 120});
+            eyes.drag(glider, new double[] {glider[0] - 2, glider[1] - 120});
+            Chrome.button(page, "Text").click();
+            page.mouse().click(glider[0] + 140, glider[1] + 6);
+            page.getByLabel("Words on the picture").fill("thrust");
+            page.getByLabel("Words on the picture").press("Enter");
+            shoot(page, "draw-over");
+        }
+    }
+
+    @Test
+    void otherLabs() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "arlo.venn");
+            Chrome.inItem(page, "What the ferry's propeller can push", "Go on");
+            Chrome.button(page, "Measure").click();
+            page.getByTestId("film-time").waitFor();
+            page.getByLabel(Pattern.compile("^scale pulled, row 4")).click();
+            page.locator("[data-part=pointer]").waitFor();
+            shoot(page, "glider-lab");
+        }
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "aino.brekke");
+            Chrome.inItem(page, "The air in the fog signal", "Go on");
+            Chrome.button(page, "One gas").click();
+            page.getByLabel(Pattern.compile("^pressure, row 3")).click();
+            page.getByText("This is how").waitFor();
+            shoot(page, "gas-lab");
+        }
+    }
 }
