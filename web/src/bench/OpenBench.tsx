@@ -1,6 +1,6 @@
-import { ArrowLeft, BarChart3, Columns2, Expand, History, Layers, LineChart, Monitor, PenLine, Shrink, SlidersHorizontal } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
-import { Link, Navigate, useParams } from 'react-router';
+import { Shrink } from 'lucide-react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Navigate, useParams } from 'react-router';
 import { useMe } from '../app/session';
 import { manifest, replay, type Manifest } from '../core';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
@@ -8,12 +8,12 @@ import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import { snapPoints } from '../instruments/snap';
 import { useInstruments } from '../instruments/useInstruments';
 import { Button, Select, Trouble } from '../ui';
-import { BenchStage, HAND_PATH, PictureNote } from './BenchStage';
+import { BenchHeader, type Left } from './BenchHeader';
+import { BenchStage, PictureNote } from './BenchStage';
 import { Dock, hasAccount, type Shown } from './Dock';
 import { DrawTools, type Tool } from './DrawOver';
 import { HistogramPanel } from './HistogramPanel';
 import { SettingsPanel } from './SettingsPanel';
-import { ShowMenu } from './ShowMenu';
 import { Transport } from './Transport';
 import { useDeviceShelf, type KeptTrial } from './trials';
 import { TrialsPanel } from './TrialsPanel';
@@ -27,8 +27,6 @@ export default function OpenBench() {
   return m ? <Bench key={m.id} m={m} /> : <Navigate to="/catalogue" replace />;
 }
 
-type Left = 'settings' | 'trials' | null;
-
 /** The teacher's bench: one apparatus, live; or two of it side by side. */
 function Bench({ m }: { m: Manifest }) {
   const shelf = useDeviceShelf(useMe()?.userName ?? '', m.id);
@@ -37,7 +35,7 @@ function Bench({ m }: { m: Manifest }) {
   const [shown, setShown] = useState<Shown>(() => ({
     readouts: m.channels.filter((c) => !c.account).slice(0, 3).map((c) => c.id), bars: hasAccount(m), graphed: [], layers: [], histograms: m.distributions.slice(0, 1).map((d) => d.id),
   }));
-  const show = (more: Partial<Shown>) => setShown((s) => ({ ...s, ...more }));
+  const show = useCallback((more: Partial<Shown>) => setShown((s) => ({ ...s, ...more })), []);
   const [left, setLeft] = useState<Left>('settings');
   const [side, setSide] = useState(0);
   const [tool, setTool] = useState<Tool | null>(null);
@@ -53,32 +51,18 @@ function Bench({ m }: { m: Manifest }) {
   const docked = !pictureOnly && (shown.readouts.length > 0 || (shown.bars && hasAccount(m)) || shown.graphed.length > 0);
   const leftShown = pictureOnly ? null : left;
   const layers = useMemo(() => new Set(shown.layers), [shown.layers]);
-  const layerItems = [...m.layers, ...(m.handles.length ? [{ id: HAND_PATH, name: `Path of the ${m.handles[0].name}` }] : [])];
-  const pressed = (on: boolean) => (on ? 'border-copper!' : '');
   const bins = m.distributions.filter((d) => shown.histograms.includes(d.id));
-  const panel = (which: Exclude<Left, null>) => setLeft(left === which ? null : which);
   const drawing = tool !== null;
+  const { play } = live;
+  const toggleDrawing = useCallback(() => { play(false); setTool((t) => (t === null ? 'force' : null)); }, [play]);
   const shapes = bench.shapes(at);
 
   return (
     <main className="grid h-screen bg-paper text-ink" style={{ gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto`, gridTemplateColumns: `${leftShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}` }}>
-      <header className={`col-span-full flex items-center gap-3 overflow-hidden border-b bg-sheet px-4 ${pictureOnly ? 'invisible' : ''}`}>
-        <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50"><ArrowLeft size={18} /></Link>
-        <h1 className="text-lead font-bold whitespace-nowrap">{m.name}</h1>
-        <div className="ml-auto flex gap-1.5">
-          <Button title="Settings" onClick={() => panel('settings')} aria-pressed={left === 'settings'} className={pressed(left === 'settings')}><SlidersHorizontal size={15} /><span className="max-xl:sr-only">Settings</span></Button>
-          <Button title="Trials" onClick={() => panel('trials')} aria-pressed={left === 'trials'} className={pressed(left === 'trials')}><History size={15} /><span className="max-xl:sr-only">Trials</span></Button>
-          <Button title="Side by side" onClick={() => live.sideBySide(!two)} aria-pressed={two} className={pressed(two)}><Columns2 size={15} /><span className="sr-only">Side by side</span></Button>
-          <Button title="Draw over the picture" onClick={() => { live.play(false); setTool(drawing ? null : 'force'); }} aria-pressed={drawing} className={pressed(drawing)}><PenLine size={15} /><span className="max-xl:sr-only">Draw</span></Button>
-          {hasAccount(m) && <Button title="Energy" onClick={() => show({ bars: !shown.bars })} aria-pressed={shown.bars} className={pressed(shown.bars)}><BarChart3 size={15} /><span className="max-xl:sr-only">Energy</span></Button>}
-          {layerItems.length > 0 && <ShowMenu title="Show" items={layerItems} chosen={shown.layers} onChange={(l) => show({ layers: l })} icon={<Layers size={15} />} />}
-          {m.distributions.length > 0 && <ShowMenu title="Histogram" items={m.distributions} chosen={shown.histograms} onChange={(histograms) => show({ histograms })} icon={<BarChart3 size={15} />} />}
-          <ShowMenu title="Readouts" items={m.channels} chosen={shown.readouts} onChange={(readouts) => show({ readouts })} icon={null} />
-          <ShowMenu title="Graph" items={m.channels} chosen={shown.graphed} onChange={(graphed) => show({ graphed })} icon={<LineChart size={15} />} />
-          <Button title="Picture only" onClick={() => setPictureOnly(true)}><Expand size={15} /><span className="sr-only">Picture only</span></Button>
-          <Button onClick={projector.toggle} aria-pressed={projector.on}><Monitor size={15} />{projector.on ? 'Leave' : 'Projector'}</Button>
-        </div>
-      </header>
+      <BenchHeader
+        m={m} shown={shown} onShow={show} left={left} onLeft={setLeft} two={two} onTwo={live.sideBySide} drawing={drawing} onDraw={toggleDrawing}
+        hidden={pictureOnly} onPictureOnly={setPictureOnly} projector={projector.on} onProjector={projector.toggle}
+      />
 
       {leftShown && (
         <aside className="overflow-auto border-r bg-sheet p-4" aria-label={leftShown === 'settings' ? 'Settings' : 'Trials'}>

@@ -1,10 +1,22 @@
 import { RotateCcw } from 'lucide-react';
-import { useEffect, useId, useState } from 'react';
+import { memo, useCallback, useEffect, useId, useRef, useState } from 'react';
 import { checkSetting, isShown, printShort, type AmountSetting, type Manifest, type Setting, type SettingValue, type SettingValues } from '../core';
 import { Select, Slider, Symbol, Toggle } from '../ui';
 
+interface Props { m: Manifest; values: SettingValues; onChange: (id: string, value: SettingValue) => void; only?: string[] }
+
 /** Settings as the manifest declares them, all or `only` some: slider and typed value, choice, switch. */
-export function SettingsPanel({ m, values, onChange, only }: { m: Manifest; values: SettingValues; onChange: (id: string, value: SettingValue) => void; only?: string[] }) {
+export function SettingsPanel(props: Props) {
+  const latest = useRef(props.onChange);
+  latest.current = props.onChange;
+  const onChange = useCallback((id: string, value: SettingValue) => latest.current(id, value), []);
+  return <Panel {...props} onChange={onChange} />;
+}
+
+// While it runs the bench is drawn sixty times a second; its settings only when one has changed.
+const Panel = memo(PanelNow, (a, b) => a.m === b.m && a.only === b.only && a.onChange === b.onChange && JSON.stringify(a.values) === JSON.stringify(b.values));
+
+function PanelNow({ m, values, onChange, only }: Props) {
   const shown = m.settings.filter((s) => isShown(s.shownWhen, values) && (!only || only.includes(s.id)));
   const groups = [...new Set(shown.map((s) => s.group))];
   return (

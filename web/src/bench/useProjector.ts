@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 
 /** Dark theme, larger type, full screen; leaving full screen leaves it. */
 export function useProjector() {
@@ -14,7 +14,7 @@ export function useProjector() {
     else delete document.documentElement.dataset.theme;
     return () => { delete document.documentElement.dataset.theme; };
   }, [on]);
-  const toggle = () => {
+  const toggle = useCallback(() => {
     if (on) {
       setOn(false);
       if (document.fullscreenElement) void document.exitFullscreen();
@@ -23,6 +23,6 @@ export function useProjector() {
       // Where full screen isn't allowed, the larger dark view still serves.
       document.documentElement.requestFullscreen?.().catch(() => undefined);
     }
-  };
+  }, [on]);
   return { on, toggle };
 }

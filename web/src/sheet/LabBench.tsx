@@ -104,7 +104,7 @@ export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }
           <BenchStage bench={bench} side={0} layers={layerSet} tool={null} behind={behind}>
             {(picture) => <InstrumentLayer state={instruments} picture={picture} content="bench-content-0" points={snapPoints(m, picture, instruments.markers, instruments.frame)} />}
           </BenchStage>
-          {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
+          {note && <div className="absolute top-2 left-2 max-w-[90%]">{note}</div>}
         </div>
         {bins.length > 0 && (
           <div className={`grid gap-x-4 overflow-auto bg-sheet px-3 py-1.5 ${upright ? 'border-l' : 'max-h-56 border-t'}`} style={{ gridTemplateColumns: `repeat(${bins.length}, minmax(0,1fr))` }}>

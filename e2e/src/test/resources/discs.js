@@ -6,10 +6,14 @@ async () => {
   const say = (name, ms, before, after, extra = '') =>
     lines.push([name, `${(ms / 1000).toFixed(2)} s; energy ${before === after ? 'unchanged' : `changed by ${(100 * (after - before) / before).toExponential(1)} %`}${extra}`, ms]);
 
-  core.discs(N, SIDE, D, SPEED, 60, 1);
-  let from = performance.now();
-  const own = core.discs(N, SIDE, D, SPEED, FRAMES, 1);
-  const ownMs = performance.now() - from;
+  // Each is run three times and judged by its best: the first runs are the compiler's.
+  const best = (run) => [1, 2, 3].map(run).reduce((a, b) => (b.ms < a.ms ? b : a));
+  let own;
+  const { ms: ownMs } = best(() => {
+    const from = performance.now();
+    own = core.discs(N, SIDE, D, SPEED, FRAMES, 1);
+    return { ms: performance.now() - from };
+  });
   say('the core', ownMs, own[0], own[1], `; ${own[2]} collisions, each exact`);
   const start = [];
   for (let i = 0; i < N; i++) {
@@ -27,6 +31,7 @@ async () => {
   await load('/matter.js');
   for (const tuned of [false, true]) {
     const M = window.Matter;
+    const { ms, after } = best(() => {
     // Matter's own resting threshold swallows slow bounces; the slop lets bodies sink in.
     M.Resolver._restingThresh = tuned ? 0 : 2;
     const engine = M.Engine.create({ gravity: { x: 0, y: 0 }, ...(tuned && { positionIterations: 2, velocityIterations: 2 }) });
@@ -38,9 +43,11 @@ async () => {
       return b;
     });
     M.Composite.add(engine.world, [...bodies, ...walls.map(([x, y, w, h]) => M.Bodies.rectangle(x, y, w, h, { isStatic: true, restitution: 1, friction: 0 }))]);
-    from = performance.now();
+    const from = performance.now();
     for (let i = 0; i < FRAMES; i++) M.Engine.update(engine, 1000 * DT);
-    say(`matter-js ${tuned ? 'tuned' : 'as it comes'}`, performance.now() - from, first, energy(bodies.map((b) => { const v = M.Body.getVelocity(b); return [v.x / DT, v.y / DT]; })));
+    return { ms: performance.now() - from, after: energy(bodies.map((b) => { const v = M.Body.getVelocity(b); return [v.x / DT, v.y / DT]; })) };
+    });
+    say(`matter-js ${tuned ? 'tuned' : 'as it comes'}`, ms, first, after);
   }
 
   await load('/planck.js');
@@ -49,6 +56,7 @@ async () => {
     // Planck likes metres: one unit of ours is a tenth of one.
     const k = 0.1;
     if (tuned) P.Settings.velocityThreshold = 0;
+    const { ms, after } = best(() => {
     const world = new P.World({ gravity: { x: 0, y: 0 } });
     for (const [x, y, w, h] of walls) world.createBody({ position: { x: k * x, y: k * y } }).createFixture({ shape: new P.Box(k * w / 2, k * h / 2), restitution: 1, friction: 0 });
     const bodies = start.map((s) => {
@@ -56,9 +64,11 @@ async () => {
       b.createFixture({ shape: new P.Circle(k * R), density: 1, restitution: 1, friction: 0 });
       return b;
     });
-    from = performance.now();
+    const from = performance.now();
     for (let i = 0; i < FRAMES; i++) world.step(DT, tuned ? 4 : 8, tuned ? 1 : 3);
-    say(`planck ${tuned ? 'tuned' : 'as it comes'}`, performance.now() - from, first, energy(bodies.map((b) => { const v = b.getLinearVelocity(); return [v.x / k, v.y / k]; })));
+    return { ms: performance.now() - from, after: energy(bodies.map((b) => { const v = b.getLinearVelocity(); return [v.x / k, v.y / k]; })) };
+    });
+    say(`planck ${tuned ? 'tuned' : 'as it comes'}`, ms, first, after);
   }
 
   const rapier = await import('/rapier.js');
@@ -66,6 +76,7 @@ async () => {
   await R2.init();
   for (const tuned of [false, true]) {
     const k = 0.1;
+    const { ms, after } = best(() => {
     const world = new R2.World({ x: 0, y: 0 });
     world.timestep = DT;
     if (tuned) world.numSolverIterations = 1;
@@ -75,11 +86,13 @@ async () => {
       world.createCollider(R2.ColliderDesc.ball(k * R).setRestitution(1).setFriction(0).setDensity(1), b);
       return b;
     });
-    from = performance.now();
+    const from = performance.now();
     for (let i = 0; i < FRAMES; i++) world.step();
-    say(`rapier2d-compat ${tuned ? 'tuned' : 'as it comes'}`, performance.now() - from, first, energy(bodies.map((b) => { const v = b.linvel(); return [v.x / k, v.y / k]; })));
+    return { ms: performance.now() - from, after: energy(bodies.map((b) => { const v = b.linvel(); return [v.x / k, v.y / k]; })) };
+    });
+    say(`rapier2d-compat ${tuned ? 'tuned' : 'as it comes'}`, ms, first, after);
   }
-  const best = Math.min(...lines.slice(1).map((l) => l[2]));
-  lines.push(['times the core is faster than the fastest of the others', (best / ownMs).toFixed(1)]);
+  const fastest = Math.min(...lines.slice(1).map((l) => l[2]));
+  lines.push(['times the core is faster than the fastest of the others', (fastest / ownMs).toFixed(1)]);
   return lines.map(([a, b]) => [a, b]);
 }

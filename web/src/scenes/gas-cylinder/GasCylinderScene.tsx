@@ -66,15 +66,25 @@ function Coil({ on, color, name, x, y, nm, type }: { on: boolean; color: string;
   );
 }
 
+/** Colours of the two gases in the present theme; asking the style of an element costs more than drawing it. */
+let colours: { theme: string; values: string[] } | null = null;
+function coloursNow(canvas: HTMLCanvasElement) {
+  const theme = document.documentElement.dataset.theme ?? '';
+  if (colours?.theme !== theme) {
+    const look = getComputedStyle(canvas);
+    colours = { theme, values: ['--copper', '--indigo'].map((name) => look.getPropertyValue(name)) };
+  }
+  return colours.values;
+}
+
 /** Molecules of gas 1 as filled discs, of gas 2 as open squares: told apart without colour. */
 export const paintMolecules: Paint = (ctx, picture, layers, pixel) => {
   const { values, count, left, top } = picture.crowd!;
-  const look = getComputedStyle(ctx.canvas);
   const larger = layers.has('large') ? LARGER : 1;
-  ['--copper', '--indigo'].forEach((colour, kind) => {
+  coloursNow(ctx.canvas).forEach((colour, kind) => {
     const r = Math.max(picture.get(`radius.${kind + 1}`) * larger, SMALLEST / 2 / pixel);
     const dots = 2 * r * pixel < 4;
-    ctx.fillStyle = ctx.strokeStyle = look.getPropertyValue(colour);
+    ctx.fillStyle = ctx.strokeStyle = colour;
     ctx.lineWidth = 1.2 / pixel;
     ctx.beginPath();
     for (let i = 0; i < 3 * count; i += 3) {
