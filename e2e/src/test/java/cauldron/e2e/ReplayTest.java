@@ -51,6 +51,15 @@ class ReplayTest {
                     new Recipe.Timed(23.4, new Action.Change("place", "moon")),
                     new Recipe.Timed(40.125, new Action.Change("drag", false))));
 
+    private static final Recipe GLIDER = new Recipe("propeller-glider", 1,
+            Map.of("throttle", 40.0, "thrust", 1.9, "added", 350.0, "offset", 0.03, "drag", 0.02), 1,
+            List.of(new Recipe.Timed(0.7, new Action.Perform("start")),
+                    new Recipe.Timed(4.4, new Action.Perform("cut")),
+                    new Recipe.Timed(5.1, new Action.Change("throttle", 65.0)),
+                    new Recipe.Timed(9.0, new Action.Grab("glider")),
+                    new Recipe.Timed(9.1, new Action.Move(0.3, 0)),
+                    new Recipe.Timed(9.2, new Action.LetGo())));
+
     private static final double PS = 1e-12;
 
     private static final Recipe GAS = new Recipe("gas-cylinder", 1,
@@ -99,7 +108,7 @@ class ReplayTest {
     }
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING);
+        return List.of(RECIPE, SPRING, GLIDER);
     }
 
     @ParameterizedTest

@@ -11,8 +11,7 @@ import java.util.List;
  */
 public final class Run {
 
-    private static final int SAMPLES_PER_SNAPSHOT = 60;
-    /** The most numbers that all snapshots together hold; with more, every other one is given up. */
+    /** The most numbers that all checkpoints together hold. */
     public static final int MOST_CHECKPOINT_VALUES = 6_000_000;
     /** Part of a sample's interval to which the moment of a crossing is found. */
     private static final double ROOT_ACCURACY = 1e-10;
@@ -26,10 +25,7 @@ public final class Run {
     private final List<Recipe.Timed> actions = new ArrayList<>();
     private final List<Integer> eventKinds = new ArrayList<>();
     private final List<Double> eventTimes = new ArrayList<>();
-    private final List<Double> snapshotTimes = new ArrayList<>();
-    private final List<double[]> snapshots = new ArrayList<>();
-    /** How many actions had been done when each snapshot was taken. */
-    private final List<Integer> snapshotActions = new ArrayList<>();
+    private final Checkpoints checkpoints = new Checkpoints(MOST_CHECKPOINT_VALUES);
     /** How many actions have been done at the moment shown. */
     private int done;
     private double[][] samples;
@@ -37,8 +33,6 @@ public final class Run {
     private final int[][] pathFields;
     private final double[] sceneNow;
     private int sampleCount;
-    private int samplesPerSnapshot = SAMPLES_PER_SNAPSHOT;
-    private int checkpointValues;
     private double head;
 
     public Run(Apparatus apparatus, Settings settings, int seed) {
@@ -280,7 +274,7 @@ public final class Run {
         while (sampleCount * interval <= target) {
             experiment.advanceTo(Math.max(experiment.time(), sampleCount * interval), this::note);
             sample();
-            if (sampleCount % samplesPerSnapshot == 0) {
+            if (checkpoints.isDue(sampleCount)) {
                 keepSnapshot();
             }
         }
@@ -362,40 +356,18 @@ public final class Run {
     }
 
     private void keepSnapshot() {
-        double[] snapshot = experiment.snapshot();
-        snapshotTimes.add(experiment.time());
-        snapshots.add(snapshot);
-        snapshotActions.add(done);
-        checkpointValues += snapshot.length;
-        if (checkpointValues > MOST_CHECKPOINT_VALUES) {
-            thinOut();
-        }
+        checkpoints.keep(experiment.time(), done, experiment.snapshot());
     }
 
-    /** Gives up every other snapshot: going back takes longer, but a long run of a large state has room. */
-    private void thinOut() {
-        samplesPerSnapshot *= 2;
-        // The first is the beginning, the last the way on from here; neither may go.
-        for (int i = snapshots.size() - 2; i > 0; i -= 2) {
-            checkpointValues -= snapshots.get(i).length;
-            snapshots.remove(i);
-            snapshotTimes.remove(i);
-            snapshotActions.remove(i);
-        }
-    }
-
-    /** How many numbers the snapshots hold. */
+    /** How many numbers the checkpoints hold. */
     public int checkpointValues() {
-        return checkpointValues;
+        return checkpoints.values();
     }
 
     private void restoreBefore(double time) {
-        int i = snapshots.size() - 1;
-        while (i > 0 && snapshotTimes.get(i) > time) {
-            i--;
-        }
-        experiment.restore(snapshots.get(i));
-        done = snapshotActions.get(i);
+        Checkpoints.Checkpoint from = checkpoints.before(time);
+        experiment.restore(from.state());
+        done = from.actions();
     }
 
     private void dropAfter(double now) {
@@ -408,11 +380,6 @@ public final class Run {
         while (!actions.isEmpty() && actions.get(actions.size() - 1).time() > now) {
             actions.remove(actions.size() - 1);
         }
-        while (snapshotTimes.size() > 1 && snapshotTimes.get(snapshotTimes.size() - 1) > now) {
-            checkpointValues -= snapshots.get(snapshots.size() - 1).length;
-            snapshotTimes.remove(snapshotTimes.size() - 1);
-            snapshotActions.remove(snapshotActions.size() - 1);
-            snapshots.remove(snapshots.size() - 1);
-        }
+        checkpoints.dropAfter(now);
     }
 }
