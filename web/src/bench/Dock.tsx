@@ -12,7 +12,7 @@ export function Dock({ bench, shown, behind }: { bench: BenchState; shown: Shown
   const chosen = m.channels.filter((c) => shown.graphed.includes(c.id));
   const units = [...new Set(chosen.map((c) => c.unit))];
   return (
-    <aside className="flex flex-col gap-2.5 overflow-auto border-l bg-sheet px-4 py-2" aria-label="Readings">
+    <aside className="flex flex-col gap-2.5 overflow-auto border-l bg-sheet px-4 py-2" aria-label="Readings" tabIndex={0}>
       {live.sides.map(({ run }, i) => (
         <section key={i} className="flex flex-col gap-2">
           {two && <h2 className="font-bold">Bench {'AB'[i]}</h2>}

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
-import { createContext, useContext, useEffect, useLayoutEffect, useRef, useState, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
+import { createContext, memo, useCallback, useContext, useEffect, useLayoutEffect, useRef, useState, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
 import { IconButton } from '../ui';
 import type { Picture } from '../scenes/picture';
 
@@ -55,6 +55,9 @@ export function Stage({ picture, children, label, className, under }: {
     const i = Math.max(0, Math.min(ZOOMS.length - 1, ZOOMS.indexOf(zoom) + by));
     zoomTo(ZOOMS[i], around);
   };
+  const latest = useRef({ step, zoomTo });
+  latest.current = { step, zoomTo };
+  const zoomBy = useCallback((by: number) => (by === 0 ? latest.current.zoomTo(1) : latest.current.step(by)), []);
   const grab = (e: ReactPointerEvent) => {
     if (e.button !== 0 || zoom === 1) return;
     drag.current = { x: e.clientX, y: e.clientY };
@@ -97,14 +100,21 @@ export function Stage({ picture, children, label, className, under }: {
       >
         <StageContext.Provider value={{ pixel, locate }}>{children}</StageContext.Provider>
       </svg>
-      <div className="absolute right-2 bottom-2 flex gap-1">
-        <IconButton label="Zoom in" onClick={() => step(1)} disabled={zoom === ZOOMS.at(-1)}><ZoomIn size={16} /></IconButton>
-        <IconButton label="Zoom out" onClick={() => step(-1)} disabled={zoom === 1}><ZoomOut size={16} /></IconButton>
-        <IconButton label="Show the whole picture" onClick={() => zoomTo(1)} disabled={zoom === 1}><Maximize size={16} /></IconButton>
-      </div>
+      <ZoomButtons zoom={zoom} onStep={zoomBy} />
     </div>
   );
 }
+
+/** Closer, further, all of it (0). */
+const ZoomButtons = memo(function ZoomButtons({ zoom, onStep }: { zoom: number; onStep: (by: number) => void }) {
+  return (
+    <div className="absolute right-2 bottom-2 flex gap-1">
+      <IconButton label="Zoom in" onClick={() => onStep(1)} disabled={zoom === ZOOMS.at(-1)}><ZoomIn size={16} /></IconButton>
+      <IconButton label="Zoom out" onClick={() => onStep(-1)} disabled={zoom === 1}><ZoomOut size={16} /></IconButton>
+      <IconButton label="Show the whole picture" onClick={() => onStep(0)} disabled={zoom === 1}><Maximize size={16} /></IconButton>
+    </div>
+  );
+});
 
 /** Lets something on the stage be dragged; gives the pointer's place in the picture. */
 export function useStageDrag(onMove: (to: { x: number; y: number }, from: { x: number; y: number }) => void, ends?: { start?: (at: { x: number; y: number }) => void; end?: () => void }) {

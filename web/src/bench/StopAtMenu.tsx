@@ -1,11 +1,11 @@
 import { Flag } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { printShort, type Manifest, type StopAt } from '../core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Button, inputClass } from '../ui';
 
 /** Where to pause by itself: an event of the manifest, its nth time, a time, or a channel's value. */
-export function StopAtMenu({ m, onStopAt, begun }: { m: Manifest; onStopAt: (s: StopAt, backwards: boolean) => string | undefined; begun: boolean }) {
+export const StopAtMenu = memo(function StopAtMenu({ m, onStopAt, begun }: { m: Manifest; onStopAt: (s: StopAt, backwards: boolean) => string | undefined; begun: boolean }) {
   const [open, setOpen] = useState(false);
   const [kind, setKind] = useState(`event:${m.events[0]?.id ?? ''}`);
   const [value, setValue] = useState('1');
@@ -61,4 +61,4 @@ export function StopAtMenu({ m, onStopAt, begun }: { m: Manifest; onStopAt: (s: 
       </Popover.Portal>
     </Popover.Root>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { Pause, Play, Repeat, RotateCcw, SkipBack, SkipForward, StepBack, StepForward } from 'lucide-react';
+import { memo, useMemo, useRef } from 'react';
 import { Button, IconButton, Select } from '../ui';
 import { StopAtMenu } from './StopAtMenu';
 import { neighbourEvent, TimeLine } from './TimeLine';
@@ -14,16 +15,50 @@ function offered(shownWhen: string, picture: Picture) {
   return !shownWhen || String(picture.get(flag)) === value;
 }
 
+interface Hands {
+  play: () => void; restart: () => void; step: (frames: number) => void; jump: (by: 1 | -1) => void; perform: (act: string) => void;
+}
+
+/** The buttons of the transport. While it runs they are drawn anew only when one of them changes. */
+const Buttons = memo(function Buttons({ hands, compact, playing, begun, atStart, more, acts, offered: ids }: {
+  hands: Hands; compact: boolean; playing: boolean; begun: boolean; atStart: boolean; more: boolean; acts: { id: string; name: string }[]; offered: string;
+}) {
+  return (
+    <>
+      <Button kind="main" className="w-24" onClick={hands.play}>
+        {playing ? <><Pause size={16} />Pause</> : <><Play size={16} />Run</>}
+      </Button>
+      <IconButton label="Restart with these settings" onClick={hands.restart} disabled={!begun}><RotateCcw size={16} /></IconButton>
+      <span className="inline-flex">
+        <IconButton label="To the event before" className="rounded-r-none!" onClick={() => hands.jump(-1)} disabled={!begun || atStart}><SkipBack size={15} /></IconButton>
+        {!compact && <IconButton label="Ten frames back" className="-ml-px rounded-none!" onClick={() => hands.step(-10)} disabled={atStart}>−10</IconButton>}
+        <IconButton label="One frame back" className="-ml-px rounded-none!" onClick={() => hands.step(-1)} disabled={atStart}><StepBack size={15} /></IconButton>
+        <IconButton label="One frame forward" className="-ml-px rounded-none!" onClick={() => hands.step(1)}><StepForward size={15} /></IconButton>
+        {!compact && <IconButton label="Ten frames forward" className="-ml-px rounded-none!" onClick={() => hands.step(10)}>+10</IconButton>}
+        <IconButton label="To the next event" className="-ml-px rounded-l-none!" onClick={() => hands.jump(1)} disabled={!more}><SkipForward size={15} /></IconButton>
+      </span>
+      {acts.filter((a) => ids.split(' ').includes(a.id)).map((a) => <Button key={a.id} onClick={() => hands.perform(a.id)}>{a.name}</Button>)}
+    </>
+  );
+});
+
 /** Run, pause, step, restart, go anywhere in the run, loop, stop where told. */
 export function Transport({ bench, compact, children }: { bench: BenchState; compact?: boolean; children?: React.ReactNode }) {
   const { m, live } = bench;
   const { run } = live.sides[0];
   const begun = run.head() > 0;
-  const step = (frames: number) => live.seek(run.time() + frames * m.interval);
-  const jump = (by: 1 | -1) => {
-    const to = neighbourEvent(run, by);
-    if (to !== null || by < 0) live.seek(to ?? 0);
-  };
+  const now = useRef(bench);
+  now.current = bench;
+  const hands: Hands = useMemo(() => ({
+    play: () => now.current.live.play(!now.current.live.playing),
+    restart: () => now.current.restart(),
+    step: (frames) => now.current.live.seek(now.current.live.sides[0].run.time() + frames * now.current.m.interval),
+    jump: (by) => {
+      const to = neighbourEvent(now.current.live.sides[0].run, by);
+      if (to !== null || by < 0) now.current.live.seek(to ?? 0);
+    },
+    perform: (act) => now.current.live.sides.forEach((_, i) => now.current.perform(i, act)),
+  }), []);
   const loop = () => {
     if (live.loop && live.loop.to < Infinity) live.setLoop(null);
     else if (live.loop) live.setLoop(run.time() > live.loop.from ? { from: live.loop.from, to: run.time() } : null);
@@ -32,19 +67,10 @@ export function Transport({ bench, compact, children }: { bench: BenchState; com
   const loopName = !live.loop ? 'Loop: begin here' : live.loop.to === Infinity ? 'Loop: end here' : 'Leave the loop';
   return (
     <footer className="col-span-full flex flex-wrap items-center gap-x-2 gap-y-1.5 border-t bg-sheet px-3 py-2" aria-label="Transport">
-      <Button kind="main" className="w-24" onClick={() => live.play(!live.playing)}>
-        {live.playing ? <><Pause size={16} />Pause</> : <><Play size={16} />Run</>}
-      </Button>
-      <IconButton label="Restart with these settings" onClick={() => bench.restart()} disabled={!begun}><RotateCcw size={16} /></IconButton>
-      <span className="inline-flex">
-        <IconButton label="To the event before" className="rounded-r-none!" onClick={() => jump(-1)} disabled={!begun || run.time() === 0}><SkipBack size={15} /></IconButton>
-        {!compact && <IconButton label="Ten frames back" className="-ml-px rounded-none!" onClick={() => step(-10)} disabled={run.time() === 0}>−10</IconButton>}
-        <IconButton label="One frame back" className="-ml-px rounded-none!" onClick={() => step(-1)} disabled={run.time() === 0}><StepBack size={15} /></IconButton>
-        <IconButton label="One frame forward" className="-ml-px rounded-none!" onClick={() => step(1)}><StepForward size={15} /></IconButton>
-        {!compact && <IconButton label="Ten frames forward" className="-ml-px rounded-none!" onClick={() => step(10)}>+10</IconButton>}
-        <IconButton label="To the next event" className="-ml-px rounded-l-none!" onClick={() => jump(1)} disabled={!begun || neighbourEvent(run, 1) === null}><SkipForward size={15} /></IconButton>
-      </span>
-      {m.acts.filter((a) => offered(a.shownWhen, bench.pictureOf(0))).map((a) => <Button key={a.id} onClick={() => live.sides.forEach((_, i) => bench.perform(i, a.id))}>{a.name}</Button>)}
+      <Buttons
+        hands={hands} compact={!!compact} playing={live.playing} begun={begun} atStart={run.time() === 0} more={begun && neighbourEvent(run, 1) !== null}
+        acts={m.acts} offered={m.acts.filter((act) => offered(act.shownWhen, bench.pictureOf(0))).map((act) => act.id).join(' ')}
+      />
       <TimeLine m={m} run={run} loop={live.loop && { from: live.loop.from, to: Math.min(live.loop.to, run.time()) }} onSeek={live.seek} disabled={!begun} />
       <output className="mono min-w-22 text-right text-lead font-semibold whitespace-nowrap" data-testid="time">{timeText(m, run.time())}</output>
       <IconButton label={loopName} aria-pressed={!!live.loop} className={live.loop ? 'border-plum! text-plum!' : ''} onClick={loop} disabled={!begun}><Repeat size={15} /></IconButton>

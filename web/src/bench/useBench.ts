@@ -16,6 +16,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   const [trouble, setTrouble] = useState<string | undefined>();
   const [sketches, setSketches] = useState<Sketch[]>([]);
   const identities = useRef<(Identity | null)[]>([null, null]);
+  const issued = useRef(0);
   const shelfNow = useRef(shelf);
   shelfNow.current = shelf;
 
@@ -27,11 +28,15 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     const s = now.current.live.sides[side];
     const drawn = now.current.sketches;
     if (!s || s.run.head() === 0) return;
-    const number = 1 + shelfNow.current.trials.reduce((most, t) => Math.max(most, t.number), 0);
-    identities.current[side] ??= { id: crypto.randomUUID(), number: number + (side && !identities.current[0] ? 1 : 0), name: '', note: '', at: new Date().toISOString() };
-    const known = shelfNow.current.trials.find((t) => t.id === identities.current[side]!.id);
+    if (!identities.current[side]) {
+      // Two sides are kept at once, before the shelf knows of the first.
+      issued.current = 1 + shelfNow.current.trials.reduce((most, t) => Math.max(most, t.number), issued.current);
+      identities.current[side] = { id: crypto.randomUUID(), number: issued.current, name: '', note: '', at: new Date().toISOString() };
+    }
+    const identity = identities.current[side];
+    const known = shelfNow.current.trials.find((t) => t.id === identity.id);
     shelfNow.current.keep({
-      ...identities.current[side], ...(known && { name: known.name, note: known.note }), recipe: s.run.recipe(), until: s.run.head(), settings: s.settings,
+      ...identity, ...(known && { name: known.name, note: known.note }), recipe: s.run.recipe(), until: s.run.head(), settings: s.settings,
       scene: [...s.run.scene()], frame: [...s.run.frame(m.views[0].id)], sketches: drawn.filter((d) => d.side === side),
     });
   }, [m]);

@@ -1,7 +1,9 @@
 import { Gauge, ListOrdered, MapPin, Ruler as RulerIcon, Search, Timer, Waypoints } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { useStage } from '../bench/Stage';
 import type { Instrument } from '../core';
 import { BeamTimer } from './BeamTimer';
+import { describe } from './describe';
 import { Magnifier } from './Magnifier';
 import { Markers } from './Markers';
 import { freshPlacing, type Placing, type Straight } from './placing';
@@ -35,8 +37,28 @@ export function InstrumentLayer({ state: s, picture, content, points = [] }: { s
   );
 }
 
+const GRADUATIONS = [1, 2, 5, 10];
+/** An instrument speaks when it has come to rest for so long, in ms. */
+const REST = 500;
+
+/** Where the instrument that was moved last lies now, in words. */
+function useSpoken({ tray, placing, picture }: InstrumentState) {
+  const before = useRef(placing);
+  const [spoken, setSpoken] = useState('');
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      const moved = tray.find((i) => JSON.stringify(placing[i.id as keyof Placing]) !== JSON.stringify(before.current[i.id as keyof Placing]));
+      before.current = placing;
+      if (moved) setSpoken(describe(moved.name, moved.id, placing, picture));
+    }, REST);
+    return () => clearTimeout(timer);
+  }, [placing]);
+  return spoken;
+}
+
 /** What can be taken: a strip above the picture, so that it covers nothing. */
 export function Tray({ state: s, children, note }: { state: InstrumentState; children?: React.ReactNode; note?: React.ReactNode }) {
+  const spoken = useSpoken(s);
   if (s.tray.length === 0 && !children && !note) return null;
   const toggle = (i: Instrument) => {
     const key = i.id as keyof Placing;
@@ -51,7 +73,18 @@ export function Tray({ state: s, children, note }: { state: InstrumentState; chi
           <InstrumentIcon shape={i.shape} />{i.name}
         </button>
       ))}
+      {s.tray.filter((i) => i.shape === 'straight' && s.placing[i.id as 'ruler']).map((i) => {
+        const place = s.placing[i.id as 'ruler'] as Straight;
+        return (
+          <label key={i.id} className="flex items-center gap-1 text-fine text-soft">graduated in
+            <select aria-label={`${i.name} graduated in`} className="rounded-house border border-edge bg-sheet px-1 text-ink" value={String(place.division ?? 1)} disabled={s.readOnly} onChange={(e) => s.setPlacing({ ...s.placing, [i.id]: { ...place, division: Number(e.target.value) } })}>
+              {GRADUATIONS.map((g) => <option key={g} value={g}>{g * i.division} {i.unit}</option>)}
+            </select>
+          </label>
+        );
+      })}
       {note}
+      <span className="sr-only" role="status">{spoken}</span>
     </fieldset>
   );
 }

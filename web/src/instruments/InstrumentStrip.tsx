@@ -1,20 +1,17 @@
 import { Eraser, Flag, MapPin, TextCursorInput } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { printFixed } from '../core';
-import { Button, Select } from '../ui';
+import { Button } from '../ui';
 import { InstrumentIcon } from './InstrumentLayer';
-import type { Straight } from './placing';
 import { displays, type InstrumentState } from './useInstruments';
 
-const GRADUATIONS = [1, 2, 5, 10];
 const MOST_LAPS = 20;
 
 /** What displays show, and what can be done with the instruments that lie there. */
 export function InstrumentStrip({ state: s, onGo, onTake }: { state: InstrumentState; onGo: (frame: number) => void; onTake?: (instrument: string) => void }) {
   const shown = displays(s);
   const watch = s.placing.stopwatch;
-  const straight = s.tray.filter((i) => i.shape === 'straight' && s.placing[i.id as 'ruler']);
-  if (shown.length === 0 && straight.length === 0 && !s.placing.markers) return null;
+  if (shown.length === 0 && !s.placing.markers) return null;
   const put = (more: object) => s.setPlacing({ ...s.placing, ...more });
   return (
     <div className="flex flex-wrap items-center gap-2 border-t bg-sheet px-3 py-1 text-fine" role="group" aria-label="Instruments in use">
@@ -43,10 +40,6 @@ export function InstrumentStrip({ state: s, onGo, onTake }: { state: InstrumentS
           {onTake && !Number.isNaN(d.si) && !s.readOnly && <Button small kind="quiet" aria-label={`Put ${d.text} into the selected cell`} title="Into the selected cell" onMouseDown={(e) => e.preventDefault()} onClick={() => onTake(d.instrument.id)}><TextCursorInput size={14} aria-hidden /></Button>}
         </span>
       ))}
-      {straight.map((i) => {
-        const place = s.placing[i.id as 'ruler'] as Straight;
-        return <Select key={i.id} label={`${i.name} graduated in`} value={String(place.division ?? 1)} disabled={s.readOnly} onChange={(v) => put({ [i.id]: { ...place, division: Number(v) } })} options={GRADUATIONS.map((g) => ({ id: String(g), name: `${g * i.division} ${i.unit}` }))} />;
-      })}
       {s.placing.markers && (
         <span className="inline-flex items-center gap-1.5">
           <Popover.Root>

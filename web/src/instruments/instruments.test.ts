@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { initialSettings, instruments, manifest, openRun, uncertaintyOf } from '../core';
 import { pictureOfRun } from '../scenes/picture';
+import { describe } from './describe';
 import { freshPlacing } from './placing';
 import { snapPoints, snapTo } from './snap';
 import { displayFor, displays, type InstrumentState } from './useInstruments';
@@ -60,4 +61,13 @@ test('displays show the stopwatch, the gauge and the beam timer, in their own fi
 test('a reading has the uncertainty of what lies there and measures its quantity', () => {
   expect(uncertaintyOf(['stopwatch', 'ruler'], 'cm')).toEqual({ instrument: 'ruler', name: 'Ruler', text: '0.1' });
   expect(uncertaintyOf(['stopwatch'], 'cm')).toBeUndefined();
+});
+
+test('where an instrument lies is told in words, and never what it reads', () => {
+  const size = { width: 400, height: 200 };
+  expect(describe('Ruler', 'ruler', { ruler: { x: 100, y: 50, angle: 89.6 } }, size)).toBe('Ruler: zero 25 % from the left and 25 % from the top, turned 90°');
+  expect(describe('Long tape', 'tape', { tape: { x1: 0, y1: 100, x2: 400, y2: 100 } }, size)).toBe('Long tape: one end 0 % from the left and 50 % from the top, the other 100 % from the left and 50 % from the top');
+  expect(describe('Magnifier', 'magnifier', { magnifier: { x: 40, y: 20 } }, size)).toBe('Magnifier: 10 % from the left and 10 % from the top');
+  expect(describe('Ruler', 'ruler', {}, size)).toBe('Ruler put back on the tray');
+  expect(describe('Stopwatch', 'stopwatch', { stopwatch: { zero: 3 } }, size)).toBe('Stopwatch taken from the tray');
 });

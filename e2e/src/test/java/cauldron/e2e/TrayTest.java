@@ -163,6 +163,17 @@ class TrayTest {
     }
 
     @Test
+    void aMovedInstrumentTellsAScreenReaderWhereItLies() {
+        bench("hanging-spring");
+        Chrome.button(page, "Ruler").click();
+        Locator ruler = Chrome.button(page, Pattern.compile("^Ruler\\. Drag it"));
+        ruler.press("]");
+        assertThat(page.getByText(Pattern.compile("^Ruler: zero 20 % from the left and 25 % from the top, turned 1°$"))).hasCount(1);
+        Chrome.button(page, "Ruler").click();
+        assertThat(page.getByText("Ruler put back on the tray")).hasCount(1);
+    }
+
+    @Test
     void theRulersGraduationIsChosen() {
         bench("hanging-spring");
         Chrome.button(page, "Ruler").click();

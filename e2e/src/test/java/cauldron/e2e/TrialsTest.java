@@ -156,6 +156,10 @@ class TrialsTest {
         page.getByLabel("Extension", new Page.GetByLabelOptions().setExact(true)).check();
         page.keyboard().press("Escape");
         assertThat(page.locator("[data-behind=extension]")).hasCount(1);
+        // Each bench's run is a trial of its own.
+        Chrome.button(page, "Trials").click();
+        assertThat(trial(1)).containsText("as it is at first");
+        assertThat(trial(2)).containsText("m = 450 g");
         Chrome.button(page, "Side by side").click();
         assertThat(page.locator("[data-channel=extension]")).hasCount(1);
     }
