@@ -18,13 +18,14 @@ class BenchTest {
 
     private BrowserContext context;
     private Page page;
+    private BenchHands hands;
 
     @BeforeEach
     void openTheBench() {
         context = Chrome.context(1280, 800);
         page = Chrome.signIn(context, "ines");
-        page.navigate(App.address() + "/bench/pendulum");
-        Chrome.button(page, "Run").waitFor();
+        hands = new BenchHands(page);
+        hands.open("pendulum");
     }
 
     @AfterEach
@@ -32,59 +33,41 @@ class BenchTest {
         context.close();
     }
 
-    private double channel(String id) {
-        return Double.parseDouble(page.locator("[data-channel=" + id + "]").innerText().replace('\u2212', '-')
-                .split(" ")[0]);
-    }
-
-    private double time() {
-        return Double.parseDouble(page.getByTestId("time").innerText().split(" ")[0]);
-    }
-
-    private void stopAt(String what, String value) {
-        Chrome.button(page, "Stop at …").click();
-        page.getByLabel("Stop exactly at").selectOption(what);
-        page.getByLabel("Value to stop at").fill(value);
-        Chrome.button(page, "Run to there").click();
-        assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.STATUS)
-                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("Stopped at")))).hasCount(1);
-    }
-
     @Test
     void stopsExactlyAtEventsTimesAndValues() {
-        stopAt("lowest point", "1");
-        assertThat(channel("angle")).isEqualTo(0);
-        double quarter = time();
-        stopAt("lowest point", "4");
-        assertThat(time()).isCloseTo(9 * quarter, within(0.005));
-        stopAt("highest point", "1");
-        assertThat(Math.abs(channel("angle"))).isEqualTo(20.0);
-        stopAt("a time", "6.5");
-        assertThat(time()).isEqualTo(6.5);
-        stopAt("Angle =", "-12.5");
-        assertThat(channel("angle")).isEqualTo(-12.5);
+        hands.runTo("lowest point", "1");
+        assertThat(hands.channel("angle")).isEqualTo(0);
+        double quarter = hands.time();
+        hands.runTo("lowest point", "4");
+        assertThat(hands.time()).isCloseTo(9 * quarter, within(0.005));
+        hands.runTo("highest point", "1");
+        assertThat(Math.abs(hands.channel("angle"))).isEqualTo(20.0);
+        hands.runTo("a time", "6.5");
+        assertThat(hands.time()).isEqualTo(6.5);
+        hands.runTo("Angle =", "-12.5");
+        assertThat(hands.channel("angle")).isEqualTo(-12.5);
     }
 
     @Test
     void theTimeLineGoesBackAndForthAndStepsAreOneFrame() {
-        stopAt("a time", "3");
-        double angle = channel("angle");
+        hands.runTo("a time", "3");
+        double angle = hands.channel("angle");
         Chrome.button(page, "One frame back").click();
-        assertThat(time()).isCloseTo(3 - 1.0 / 60, within(0.0006));
+        assertThat(hands.time()).isCloseTo(3 - 1.0 / 60, within(0.0006));
         Chrome.button(page, "One frame forward").click();
-        assertThat(channel("angle")).isEqualTo(angle);
+        assertThat(hands.channel("angle")).isEqualTo(angle);
         Locator line = page.getByRole(com.microsoft.playwright.options.AriaRole.SLIDER,
                 new Page.GetByRoleOptions().setName("Time line"));
         line.press("Home");
-        assertThat(time()).isZero();
-        assertThat(channel("angle")).isEqualTo(20);
+        assertThat(hands.time()).isZero();
+        assertThat(hands.channel("angle")).isEqualTo(20);
         line.press("End");
-        assertThat(time()).isCloseTo(3, within(0.006));
+        assertThat(hands.time()).isCloseTo(3, within(0.006));
     }
 
     @Test
     void whatIsSwitchedOnAfterwardsShowsTheWholeRun() {
-        stopAt("a time", "4");
+        hands.runTo("a time", "4");
         Chrome.button(page, "Graph").click();
         page.getByLabel("Tension of the cord").check();
         page.keyboard().press("Escape");
@@ -93,7 +76,7 @@ class BenchTest {
         Chrome.button(page, "Readouts").click();
         page.getByLabel("Period by beam timer").check();
         page.keyboard().press("Escape");
-        assertThat(channel("period")).isCloseTo(2.022, within(0.001));
+        assertThat(hands.channel("period")).isCloseTo(2.022, within(0.001));
     }
 
     @Test
@@ -117,13 +100,13 @@ class BenchTest {
         page.mouse().down();
         page.mouse().move(box.x + 120, box.y - 40, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
         page.mouse().up();
-        double drawn = channel("angle");
+        double drawn = hands.channel("angle");
         assertThat(drawn).isGreaterThan(25);
         bob.press("ArrowRight");
-        assertThat(channel("angle")).isGreaterThan(drawn);
-        stopAt("a time", "0.3");
+        assertThat(hands.channel("angle")).isGreaterThan(drawn);
+        hands.runTo("a time", "0.3");
         bob.press("ArrowLeft");
-        assertThat(channel("angular-speed")).as("caught by hand and let go").isZero();
+        assertThat(hands.channel("angular-speed")).as("caught by hand and let go").isZero();
     }
 
     @Test

@@ -17,15 +17,6 @@ class Screenshots {
         page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
     }
 
-    private static void stopAt(Page page, String what, String value) {
-        Chrome.button(page, "Stop at …").click();
-        page.getByLabel("Stop exactly at").selectOption(what);
-        page.getByLabel("Value to stop at").fill(value);
-        Chrome.button(page, "Run to there").click();
-        page.getByText(Pattern.compile("^Stopped at")).waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
-    }
-
     @Test
     void teacher() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
@@ -49,7 +40,7 @@ class Screenshots {
             page.getByLabel(Pattern.compile("^Release angle")).first().fill("55");
             page.getByLabel(Pattern.compile("^Release angle")).first().press("Enter");
             page.getByLabel("Air drag").click();
-            stopAt(page, "a time", "5.3");
+            new BenchHands(page).runTo("a time", "5.3");
             Chrome.button(page, "Graph").click();
             page.getByLabel("Kinetic energy", new Page.GetByLabelOptions().setExact(true)).check();
             page.getByLabel("Potential energy", new Page.GetByLabelOptions().setExact(true)).check();
@@ -76,13 +67,6 @@ class Screenshots {
         }
     }
 
-    private static void enter(Page page, String setting, String value) {
-        var box = page.getByRole(com.microsoft.playwright.options.AriaRole.TEXTBOX,
-                new Page.GetByRoleOptions().setName(Pattern.compile("^" + setting)));
-        box.fill(value);
-        box.press("Enter");
-    }
-
     private static void show(Page page, String menu, String... items) {
         Chrome.button(page, menu).click();
         for (String item : items) {
@@ -97,40 +81,40 @@ class Screenshots {
             Page page = Chrome.signIn(context, "ines");
             page.navigate(App.address() + "/bench/gas-cylinder");
             Chrome.button(page, "Run").waitFor();
-            enter(page, "Molecules of gas 2", "500");
-            enter(page, "Length of", "60");
+            new BenchHands(page).set("Molecules of gas 2", "500");
+            new BenchHands(page).set("Length of", "60");
             page.getByText("Partition in the middle").click();
             show(page, "Show", "Tagged molecule", "Path of the tagged molecule", "Molecules drawn larger than life");
             show(page, "Graph", "Gas 1 in the left half", "Gas 2 in the left half");
             Chrome.button(page, "Pressure gauge").click();
-            stopAt(page, "a time", "150");
+            new BenchHands(page).runTo("a time", "150");
             Chrome.button(page, "Take the partition out").click();
-            stopAt(page, "a time", "420");
+            new BenchHands(page).runTo("a time", "420");
             shoot(page, "gas");
             page.navigate(App.address() + "/bench/hanging-spring");
             Chrome.button(page, "Side by side").click();
             page.getByLabel("Settings of bench").selectOption("B");
-            enter(page, "Hung mass", "400");
+            new BenchHands(page).set("Hung mass", "400");
             show(page, "Show", "Natural length and equilibrium", "Force arrows");
             show(page, "Graph", "Extension");
             Chrome.button(page, "Energy").click();
-            stopAt(page, "a time", "2.2");
+            new BenchHands(page).runTo("a time", "2.2");
             shoot(page, "side-by-side");
             Chrome.button(page, "Side by side").click();
-            enter(page, "Hung mass", "200");
-            stopAt(page, "lowest point", "2");
+            new BenchHands(page).set("Hung mass", "200");
+            new BenchHands(page).runTo("lowest point", "2");
             Chrome.button(page, "Restart with these settings").click();
-            enter(page, "Damping", "0.3");
-            stopAt(page, "a time", "3");
+            new BenchHands(page).set("Damping", "0.3");
+            new BenchHands(page).runTo("a time", "3");
             Chrome.button(page, "Trials").click();
             page.getByLabel("Name of trial 2").waitFor();
             Chrome.button(page, "Trace behind").last().click();
             shoot(page, "trials");
             page.navigate(App.address() + "/bench/propeller-glider");
             Chrome.button(page, "Start the propeller").click();
-            stopAt(page, "a time", "1.5");
+            new BenchHands(page).runTo("a time", "1.5");
             Chrome.button(page, "Cut the thread").click();
-            stopAt(page, "a time", "2.1");
+            new BenchHands(page).runTo("a time", "2.1");
             Chrome.button(page, "Draw").click();
             Eyes eyes = new Eyes(page);
             double[] glider = eyes.middle("[data-part=glider]");

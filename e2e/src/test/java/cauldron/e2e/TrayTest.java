@@ -19,12 +19,14 @@ class TrayTest {
     private BrowserContext context;
     private Page page;
     private Eyes eyes;
+    private BenchHands hands;
 
     @BeforeEach
     void open() {
         context = Chrome.context(1280, 800);
         page = Chrome.signIn(context, "ines");
         eyes = new Eyes(page);
+        hands = new BenchHands(page);
     }
 
     @AfterEach
@@ -32,23 +34,9 @@ class TrayTest {
         context.close();
     }
 
-    private void bench(String apparatus) {
-        page.navigate(App.address() + "/bench/" + apparatus);
-        Chrome.button(page, "Run").waitFor();
-    }
-
-    private void runTo(String what, String value) {
-        Chrome.button(page, "Stop at …").click();
-        page.getByLabel("Stop exactly at").selectOption(what);
-        page.getByLabel("Value to stop at").fill(value);
-        Chrome.button(page, "Run to there").click();
-        page.getByText(Pattern.compile("^Stopped at")).waitFor(new Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
-    }
-
     @Test
     void theBeamTimerGivesThePeriodWhereItIsLaid() {
-        bench("pendulum");
+        hands.open("pendulum");
         Chrome.button(page, "Beam timer").click();
         double[] bob = eyes.middle("[data-part=bob]");
         Locator posts = page.locator("[data-instrument=beam-timer] > circle");
@@ -58,7 +46,7 @@ class TrayTest {
         double pivot = eyes.onScreen(eyes.attribute("[data-part=cord]", "x1"), 0)[0];
         eyes.drag(eyes.middle("[data-instrument=beam-timer] > circle >> nth=0"), new double[] {pivot, low[1] - 90});
         eyes.drag(eyes.middle("[data-instrument=beam-timer] > circle >> nth=1"), new double[] {pivot, low[1] + 40});
-        runTo("a time", "6.5");
+        hands.runTo("a time", "6.5");
         assertThat(page.getByLabel("Beam timer", new Page.GetByLabelOptions().setExact(true))).hasText("2.021 s");
         assertThat(page.getByText("6 passages")).isVisible();
         // A beam the bob doesn't reach is never cut.
@@ -72,7 +60,7 @@ class TrayTest {
 
     @Test
     void theTapesEndsMoveByMouseAndKeysAndFallIntoPoints() {
-        bench("propeller-glider");
+        hands.open("propeller-glider");
         Chrome.button(page, "Long tape").click();
         Locator far = Chrome.button(page, Pattern.compile("^Long tape, far end"));
         double[] glider = eyes.middle("[data-part=glider]");
@@ -89,7 +77,7 @@ class TrayTest {
 
     @Test
     void markersOneForEachFrameFaintInTheOthersAndErased() {
-        bench("hanging-spring");
+        hands.open("hanging-spring");
         Chrome.button(page, "Position markers").click();
         Locator glass = Chrome.button(page, Pattern.compile("^Position marker: click"));
         double[] body = eyes.middle("[data-part=body]");
@@ -112,7 +100,7 @@ class TrayTest {
 
     @Test
     void theMagnifierEnlargesWhatLiesUnderIt() {
-        bench("hanging-spring");
+        hands.open("hanging-spring");
         Chrome.button(page, "Magnifier").click();
         Locator glass = Chrome.button(page, Pattern.compile("^Magnifier, 4"));
         BoundingBox was = glass.boundingBox();
@@ -129,18 +117,18 @@ class TrayTest {
 
     @Test
     void theStopwatchHasZeroLapsAndACounterOfCycles() {
-        bench("pendulum");
-        runTo("a time", "1");
+        hands.open("pendulum");
+        hands.runTo("a time", "1");
         Chrome.button(page, "Stopwatch").click();
         Locator watch = page.getByLabel("Stopwatch", new Page.GetByLabelOptions().setExact(true));
         assertThat(watch).hasText("0.00 s");
-        runTo("a time", "2.5");
+        hands.runTo("a time", "2.5");
         assertThat(watch).hasText("1.50 s");
         Chrome.button(page, "Lap").click();
         Chrome.button(page, "One cycle more").click();
         Chrome.button(page, "One cycle more").click();
         Chrome.button(page, "One cycle less").click();
-        runTo("a time", "3");
+        hands.runTo("a time", "3");
         Chrome.button(page, "Lap").click();
         assertThat(page.getByTestId("laps")).hasText("1.50 · 2.00");
         assertThat(page.getByLabel("Cycles counted")).hasText("1");
@@ -152,11 +140,11 @@ class TrayTest {
 
     @Test
     void gaugesShowWhatTheGasHas() {
-        bench("gas-cylinder");
+        hands.open("gas-cylinder");
         Chrome.button(page, "Pressure gauge").click();
         Chrome.button(page, "Thermometer").click();
         assertThat(page.getByLabel("Pressure gauge", new Page.GetByLabelOptions().setExact(true))).hasText("– kPa");
-        runTo("a time", "120");
+        hands.runTo("a time", "120");
         assertThat(page.getByLabel("Thermometer", new Page.GetByLabelOptions().setExact(true))).hasText("300.0 K");
         assertThat(page.getByLabel("Pressure gauge", new Page.GetByLabelOptions().setExact(true)))
                 .hasText(page.locator("[data-channel=pressure]").innerText());
@@ -164,7 +152,7 @@ class TrayTest {
 
     @Test
     void aMovedInstrumentTellsAScreenReaderWhereItLies() {
-        bench("hanging-spring");
+        hands.open("hanging-spring");
         Chrome.button(page, "Ruler").click();
         Locator ruler = Chrome.button(page, Pattern.compile("^Ruler\\. Drag it"));
         ruler.press("]");
@@ -175,7 +163,7 @@ class TrayTest {
 
     @Test
     void theRulersGraduationIsChosen() {
-        bench("hanging-spring");
+        hands.open("hanging-spring");
         Chrome.button(page, "Ruler").click();
         for (int i = 0; i < 6; i++) {
             Chrome.button(page, "Zoom in").click();

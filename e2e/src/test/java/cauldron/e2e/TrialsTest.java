@@ -18,42 +18,19 @@ class TrialsTest {
 
     private BrowserContext context;
     private Page page;
+    private BenchHands hands;
 
     @BeforeEach
     void open() {
         context = Chrome.context(1280, 800);
         page = Chrome.signIn(context, "tobiah");
-        page.navigate(App.address() + "/bench/hanging-spring");
-        Chrome.button(page, "Run").waitFor();
+        hands = new BenchHands(page);
+        hands.open("hanging-spring");
     }
 
     @AfterEach
     void close() {
         context.close();
-    }
-
-    private void runTo(String what, String value) {
-        Chrome.button(page, "Stop at …").click();
-        page.getByLabel("Stop exactly at").selectOption(what);
-        page.getByLabel("Value to stop at").fill(value);
-        Chrome.button(page, "Run to there").click();
-        page.getByText(Pattern.compile("^Stopped at")).waitFor(new Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
-    }
-
-    private double time() {
-        return Double.parseDouble(page.getByTestId("time").innerText().split(" ")[0]);
-    }
-
-    private double channel(String id) {
-        return Double.parseDouble(page.locator("[data-channel=" + id + "]").first().innerText().replace('\u2212', '-')
-                .split(" ")[0]);
-    }
-
-    private void set(String name, String value) {
-        Locator box = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
-        box.fill(value);
-        box.press("Enter");
     }
 
     private Locator trial(int number) {
@@ -62,10 +39,10 @@ class TrialsTest {
 
     @Test
     void runsAreKeptNamedComparedDeletedBroughtBackAndRepeated() {
-        runTo("a time", "1.5");
+        hands.runTo("a time", "1.5");
         Chrome.button(page, "Restart with these settings").click();
-        set("Hung mass", "400");
-        runTo("a time", "2");
+        hands.set("Hung mass", "400");
+        hands.runTo("a time", "2");
         Chrome.button(page, "Trials").click();
         assertThat(trial(1)).isVisible();
         assertThat(trial(2)).containsText("m = 400 g");
@@ -91,11 +68,11 @@ class TrialsTest {
         Chrome.button(page, "Trials").click();
         trial(2).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Open")).click();
         assertThat(page.getByTestId("time")).hasText("2.000 s");
-        double extension = channel("extension");
+        double extension = hands.channel("extension");
         trial(1).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Repeat")).click();
         assertThat(page.getByTestId("time")).hasText("0.000 s");
-        runTo("a time", "2");
-        assertThat(channel("extension")).isNotCloseTo(extension, within(0.5));
+        hands.runTo("a time", "2");
+        assertThat(hands.channel("extension")).isNotCloseTo(extension, within(0.5));
         trial(2).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Trace behind")).click();
         Chrome.button(page, "Graph").click();
         page.getByLabel("Extension", new Page.GetByLabelOptions().setExact(true)).check();
@@ -107,31 +84,31 @@ class TrialsTest {
 
     @Test
     void eventsAreMarkedJumpedToLoopedAndGoneBackTo() {
-        runTo("a time", "3");
+        hands.runTo("a time", "3");
         Object marks = page.evaluate("[...document.querySelectorAll('[data-event]')].map((p) => p.getAttribute('d').split('M').length - 1)"
                 + ".reduce((a, b) => a + b, 0)");
         assertThat(((Number) marks).intValue()).isGreaterThan(12);
         Chrome.button(page, "To the event before").click();
-        double last = time();
+        double last = hands.time();
         Chrome.button(page, "To the event before").click();
-        double before = time();
+        double before = hands.time();
         assertThat(before).isLessThan(last).isGreaterThan(last - 0.2);
         Chrome.button(page, "To the next event").click();
-        assertThat(time()).isEqualTo(last);
+        assertThat(hands.time()).isEqualTo(last);
 
         Chrome.button(page, "Stop at …").click();
         page.getByLabel("Stop exactly at").selectOption("Extension =");
         page.getByLabel("Value to stop at").fill("9");
         Chrome.button(page, "Back to there").click();
         assertThat(page.getByText(Pattern.compile("^Stopped at"))).hasCount(1);
-        assertThat(channel("extension")).isEqualTo(9.0);
-        assertThat(time()).isLessThan(last);
+        assertThat(hands.channel("extension")).isEqualTo(9.0);
+        assertThat(hands.time()).isLessThan(last);
 
         Chrome.button(page, "Loop: begin here").click();
-        double from = time();
+        double from = hands.time();
         Chrome.button(page, "Ten frames forward").click();
         Chrome.button(page, "Loop: end here").click();
-        double to = time();
+        double to = hands.time();
         Chrome.button(page, "Run").click();
         // It has gone round when it is seen before where it was.
         page.waitForFunction("([from, to]) => { const t = parseFloat(document.querySelector('[data-testid=time]').textContent);"
@@ -146,10 +123,10 @@ class TrialsTest {
     void twoBenchesRunUnderOneTransport() {
         Chrome.button(page, "Side by side").click();
         page.getByLabel("Settings of bench").selectOption("B");
-        set("Hung mass", "450");
-        runTo("lowest point", "2");
+        hands.set("Hung mass", "450");
+        hands.runTo("lowest point", "2");
         assertThat(page.locator("[data-channel=extension]")).hasCount(2);
-        double a = channel("extension");
+        double a = hands.channel("extension");
         double b = Double.parseDouble(page.locator("[data-channel=extension]").nth(1).innerText().split(" ")[0]);
         assertThat(b).isGreaterThan(a + 3);
         Chrome.button(page, "Graph").click();
@@ -166,7 +143,7 @@ class TrialsTest {
 
     @Test
     void forceArrowsStartAtTheBodyAndFallIntoDirectionsAndStayWithTheirMoment() {
-        runTo("lowest point", "1");
+        hands.runTo("lowest point", "1");
         Chrome.button(page, "Draw").click();
         Eyes eyes = new Eyes(page);
         double[] body = eyes.middle("[data-part=body]");
@@ -198,8 +175,7 @@ class TrialsTest {
         for (int[] size : new int[][] {{1280, 800}, {1024, 768}, {1920, 1080}}) {
             page.setViewportSize(size[0], size[1]);
             for (String apparatus : new String[] {"gas-cylinder", "propeller-glider", "hanging-spring"}) {
-                page.navigate(App.address() + "/bench/" + apparatus);
-                Chrome.button(page, "Run").waitFor();
+                hands.open(apparatus);
                 Object cut = page.evaluate("document.documentElement.scrollHeight > innerHeight"
                         + " || document.documentElement.scrollWidth > innerWidth");
                 assertThat(cut).as(apparatus + " at " + size[0]).isEqualTo(false);
@@ -220,15 +196,14 @@ class TrialsTest {
 
     @Test
     void gasIsLetInHeatedAndFollowedAndItsHistogramShowsThePastToo() {
-        page.navigate(App.address() + "/bench/gas-cylinder");
-        Chrome.button(page, "Run").waitFor();
-        runTo("a time", "100");
-        set("Molecules of gas 2", "500");
+        hands.open("gas-cylinder");
+        hands.runTo("a time", "100");
+        hands.set("Molecules of gas 2", "500");
         assertThat(page.locator("[data-histogram=speeds]")).hasCount(2);
         page.getByLabel("Walls").selectOption("held");
-        set("Temperature", "900");
-        runTo("a time", "1200");
-        assertThat(channel("temperature")).isGreaterThan(450);
+        hands.set("Temperature", "900");
+        hands.runTo("a time", "1200");
+        assertThat(hands.channel("temperature")).isGreaterThan(450);
         Chrome.button(page, "Histogram").click();
         page.getByLabel("Kinetic energy").check();
         page.keyboard().press("Escape");
@@ -237,16 +212,16 @@ class TrialsTest {
         page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Time line")).press("Home");
         assertThat(page.locator("[data-histogram=energies]")).hasCount(1);
         assertThat(page.locator("[data-histogram=energies]").first().getAttribute("d")).isNotEqualTo(hot);
-        assertThat(channel("temperature")).isEqualTo(300.0);
+        assertThat(hands.channel("temperature")).isEqualTo(300.0);
         double share = Double.parseDouble(page.locator("[data-share='0']").first().innerText().split(" ")[0]);
         // Above 600 m/s lies a quarter of nitrogen's molecules at 300 K.
         assertThat(share).isCloseTo(25.4, within(4.0));
         page.getByLabel("Piston", new Page.GetByLabelOptions().setExact(true)).selectOption("loaded");
         // In the past the settings are those of then: 300 K, one gas, insulated.
         assertThat(page.getByLabel("Walls")).hasValue("insulated");
-        set("Pressure outside", "200");
-        double before = channel("volume");
-        runTo("a time", "1000");
-        assertThat(channel("volume")).as("pressed together").isLessThan(before);
+        hands.set("Pressure outside", "200");
+        double before = hands.channel("volume");
+        hands.runTo("a time", "1000");
+        assertThat(hands.channel("volume")).as("pressed together").isLessThan(before);
     }
 }
