@@ -22,7 +22,7 @@ final class GasCylinderExperiment implements Experiment {
     private static final double PICO = 1e-12;
     private static final double TICK = 1e-12;
     private static final int LONGEST_AVERAGE = 1000;
-    /** Blows, collisions and momentum are what the gauges follow. */
+    /** Collisions with walls, collisions of pairs, and momentum are what the gauges follow. */
     private static final int TOTALS = 3;
     private static final int HEAD = 9;
     /** How far beside the wall a molecule has to be drawn no more. */
@@ -155,10 +155,12 @@ final class GasCylinderExperiment implements Experiment {
             for (int k = 0; k > more; k--) {
                 int i = census.oneOf(kind, heat.chance);
                 if (i >= 0) {
-                    gas.remove(i);
+                    molecules.remove(i);
                 }
             }
         }
+        // Once for all that were taken: looking round costs as much as a whole frame.
+        gas.lookAround(time);
         putInForce(now, change.setting());
     }
 

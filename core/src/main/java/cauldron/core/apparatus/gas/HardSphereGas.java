@@ -116,12 +116,6 @@ final class HardSphereGas {
         lookAround(now);
     }
 
-    /** Takes one molecule away. */
-    void remove(int i) {
-        m.remove(i);
-        lookAround(now);
-    }
-
     /** To be called after the piston has been driven or loaded anew. */
     void pistonChanged() {
         pistonEnds = piston.ends();
