@@ -4,7 +4,7 @@ import { dayAndTime } from '../app/dates';
 import { isShown, printShort, type Manifest, type SettingValues } from '../core';
 import { sceneOf } from '../scenes';
 import { NO_LAYERS, pictureOfRun } from '../scenes/picture';
-import { Button, inputClass } from '../ui';
+import { Button, inputClass, Trouble } from '../ui';
 import { CompareDialog } from './CompareDialog';
 import { timeText } from './time';
 import type { KeptTrial, TrialShelf } from './trials';
@@ -33,6 +33,7 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
         <h2 className="font-bold">Trials</h2>
         <Button small disabled={pair.length !== 2} onClick={() => setComparing(true)} title="Tick two trials first"><GitCompare size={14} aria-hidden />Compare</Button>
       </div>
+      <Trouble error={shelf.trouble} />
       {trials.length === 0 && <p className="text-soft">Every run is kept here with its settings. Press Run, and the first one appears when you pause.</p>}
       {removed && (
         <p className="flex items-center justify-between gap-2 rounded-house bg-wash px-2 py-1 text-fine" role="status">

@@ -26,6 +26,8 @@ export interface KeptTrial {
 export interface TrialShelf {
   trials: KeptTrial[];
   keep(trial: KeptTrial): void;
+  /** Why the history can't be kept, if it can't. */
+  trouble?: string;
 }
 
 interface Stored extends KeptTrial { shelf: string }
@@ -46,20 +48,22 @@ const database = new BenchDatabase();
 export function useDeviceShelf(person: string, apparatus: string): TrialShelf {
   const shelf = `${person}/${apparatus}`;
   const [trials, setTrials] = useState<KeptTrial[]>([]);
+  const [trouble, setTrouble] = useState<string | undefined>();
+  const failed = useCallback((e: unknown) => setTrouble(`This device can't store trials (${String(e)}). They last until the page is closed.`), []);
   useEffect(() => {
     let here = true;
     void database.trials.where('shelf').equals(shelf).toArray().then((found) => {
       if (here) setTrials((now) => [...found.filter((f) => !now.some((n) => n.id === f.id)), ...now].sort((a, b) => a.number - b.number));
-    }).catch(() => undefined);
+    }).catch(failed);
     return () => { here = false; };
-  }, [shelf]);
+  }, [shelf, failed]);
   const keep = useCallback((trial: KeptTrial) => {
     setTrials((now) => {
       const next = [...now.filter((t) => t.id !== trial.id), trial].sort((a, b) => a.number - b.number);
       const gone = next.slice(0, Math.max(0, next.length - MOST_KEPT));
-      void database.trials.put({ ...trial, shelf }).then(() => database.trials.bulkDelete(gone.map((t) => t.id))).catch(() => undefined);
+      void database.trials.put({ ...trial, shelf }).then(() => database.trials.bulkDelete(gone.map((t) => t.id))).catch(failed);
       return next.slice(gone.length);
     });
-  }, [shelf]);
-  return useMemo(() => ({ trials, keep }), [trials, keep]);
+  }, [shelf, failed]);
+  return useMemo(() => ({ trials, keep, trouble }), [trials, keep, trouble]);
 }

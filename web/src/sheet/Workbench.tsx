@@ -52,6 +52,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const [places, setPlaces] = useState<Record<string, FilmPlace>>({});
   const [asked, setAsked] = useState<{ key: string; text: string; desk: string; reading: Reading; before?: FilmPlace } | null>(null);
   const [selected, setSelected] = useState<{ row: string; column: string } | null>(null);
+  const [hint, setHint] = useState('');
   const instruments = useRef<InstrumentState | null>(null);
   const liveBench = useRef<BenchNow | null>(null);
 
@@ -75,6 +76,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
     if (!table!.rows.some((r) => r.id === row)) journal.write(tableBlock!.id, 'rows', { order: [...table!.rows.map((r) => r.id), row] });
     journal.write(tableBlock!.id, `cell/${row}/${column}`, { ...cell });
     setAsked(null);
+    setHint('');
   };
   const type = (row: string, column: string, text: string) => {
     const measured = table!.columns.find((c) => c.id === column)!.kind === 'measured';
@@ -92,6 +94,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
     if (!state) return;
     const found = displayFor(displays(state).filter((d) => !instrument || d.instrument.id === instrument), unitOf(column));
     if (found) write(row, column, tied({ text: found.typed }, column));
+    else setHint(`${unitOf(column) ? `Nothing on the bench shows a value in ${unitOf(column)}` : 'Nothing on the bench shows such a value'} now. Take an instrument with a display from the tray, or type what you read.`);
   };
   const takeSelected = (instrument: string) => { if (selected) take(selected.row, selected.column, instrument); };
   const show = (key: string, reading: Reading) => {
@@ -149,8 +152,9 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
                 <TableView
                   key={tableBlock!.id} title={tableBlock!.title} table={table} results={results} readOnly={readOnly} shown={asked?.key ?? null}
                   onCell={type} onShow={show} onColumns={(columns) => journal.write(tableBlock!.id, 'columns', { columns })}
-                  selected={selected} onSelect={setSelected} onTake={(row, col) => take(row, col)}
+                  selected={selected} onSelect={(c) => { setHint(''); setSelected(c); }} onTake={(row, col) => take(row, col)}
                 >
+                  <p role="status" className="px-3 text-fine text-copper">{hint}</p>
                   {column && (
                     <CellBar
                       column={column} unit={unitOf(column.id)} row={1 + (rowAt < 0 ? table.rows.length : rowAt)}

@@ -106,7 +106,7 @@ class AxeTest {
             Page page = Chrome.signIn(context, "arlo.venn");
             Chrome.inItem(page, "What the ferry's propeller can push", "Go on");
             Chrome.button(page, "Measure").click();
-            page.getByLabel(Pattern.compile("^way, row 2")).click();
+            page.getByLabel(Pattern.compile("^distance, row 2")).click();
             page.getByText("This is how").waitFor();
             check(page, "glider lab");
         }

@@ -219,7 +219,7 @@ class TrialsTest {
         page.getByLabel("Piston", new Page.GetByLabelOptions().setExact(true)).selectOption("loaded");
         // In the past the settings are those of then: 300 K, one gas, insulated.
         assertThat(page.getByLabel("Walls")).hasValue("insulated");
-        hands.set("Pressure outside", "200");
+        hands.set("External pressure", "200");
         double before = hands.channel("volume");
         hands.runTo("a time", "1000");
         assertThat(hands.channel("volume")).as("pressed together").isLessThan(before);

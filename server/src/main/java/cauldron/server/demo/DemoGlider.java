@@ -9,7 +9,7 @@ import cauldron.core.quantity.Numbers;
 import java.util.List;
 import java.util.Map;
 
-/** What the ferry's propeller can push: the scale read twice, way and time from the moment of the cut. */
+/** What the ferry's propeller can push: the scale read twice, distance and time from the moment of the cut. */
 final class DemoGlider extends DemoScript {
 
     private static final int[] THROTTLES = {45, 60, 75, 90, 100};
@@ -57,7 +57,7 @@ final class DemoGlider extends DemoScript {
                 "0.01");
     }
 
-    /** Goes on until the glider is well along, and reads way and time from the frame of the cut. */
+    /** Goes on until the glider is well along, and reads distance and time from the frame of the cut. */
     private static void way(DemoJournal journal, int row, DemoJournal.Filmed filmed, double cut, Chance chance) {
         Run run = filmed.run(cut);
         int position = run.manifest().channel("position");
