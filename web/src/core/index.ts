@@ -25,10 +25,12 @@ export interface Handle { id: string; name: string; xField: string; yField: stri
 export interface Manifest {
   id: string; modelVersion: number; name: string; summary: string; topics: string[]; interval: number; speed: number;
   timeUnit: string; timePerSi: number; settings: Setting[]; channels: Channel[]; distributions: Distribution[]; events: { id: string; name: string }[]; views: { id: string; name: string }[];
-  scene: SceneField[]; handles: Handle[]; acts: { id: string; name: string; shownWhen: string }[]; layers: { id: string; name: string; trail: string[] }[]; instruments: string[]; slips: string[];
+  scene: SceneField[]; handles: Handle[]; acts: { id: string; name: string; shownWhen: string }[]; layers: { id: string; name: string; trail: string[] }[]; instruments: string[];
+  /** Which channel an instrument is hooked into here. */
+  hooked: Record<string, string>; slips: string[];
 }
 export interface Instrument {
-  id: string; name: string; shape: 'straight' | 'tape' | 'angular' | 'markers' | 'lens' | 'clock' | 'gate' | 'gauge'; unit: string; span: number; division: number; numbered: number;
+  id: string; name: string; shape: 'straight' | 'tape' | 'angular' | 'markers' | 'lens' | 'dynamometer' | 'clock' | 'gate' | 'gauge'; unit: string; span: number; division: number; numbered: number;
   /** What a gauge shows. */
   channel: string;
   /** Metres for each unit of a straight scale. */
@@ -111,7 +113,7 @@ export function fitLine(table: TableSpec, x: string, y: string) {
 export function readUnit(text: string) {
   return door.readUnit(text) as { symbol: string; nice: string } | Failure;
 }
-/** How far a value read with some instruments may be off, in a column's unit; undefined where none measures that. */
+/** How far a value read with some instruments (`ruler:10` is graduated in ten divisions) may be off, in a column's unit; undefined where none measures that. */
 export function uncertaintyOf(lying: string[], columnUnit: string) {
   const answer = door.uncertainty(lying.join(' '), columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;
   return 'text' in answer && answer.text ? { instrument: answer.instrument!, name: answer.name!, text: answer.text } : undefined;

@@ -1,7 +1,7 @@
-import { Gauge, ListOrdered, MapPin, Ruler as RulerIcon, Search, Timer, Waypoints } from 'lucide-react';
+import { Gauge, ListOrdered, MapPin, Ruler as RulerIcon, Search, Timer, Waypoints, Weight } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useStage } from '../bench/Stage';
-import type { Instrument } from '../core';
+import { printShort, type Instrument } from '../core';
 import { BeamTimer } from './BeamTimer';
 import { describe } from './describe';
 import { Magnifier } from './Magnifier';
@@ -10,6 +10,7 @@ import { freshPlacing, type Placing, type Straight } from './placing';
 import { Protractor } from './Protractor';
 import { Ruler } from './Ruler';
 import { snapTo } from './snap';
+import { SpringScale } from './SpringScale';
 import { Tape } from './Tape';
 import type { InstrumentState } from './useInstruments';
 import type { Picture } from '../scenes/picture';
@@ -30,6 +31,7 @@ export function InstrumentLayer({ state: s, picture, content, points = [] }: { s
           return <Ruler key={i.id} instrument={i} scale={picture.scale} place={place} onMove={put && ((p) => put({ [i.id]: { ...place, ...p } }))} onDropped={put && (() => put({ [i.id]: { ...place, ...snapTo(points, place, pixel) } }))} />;
         })}
         {placing.tape && <Tape instrument={s.tray.find((i) => i.id === 'tape') ?? null} scale={picture.scale} place={placing.tape} points={points} onMove={put && ((tape) => put({ tape }))} />}
+        {placing['spring-scale'] && <SpringScale instrument={s.tray.find((i) => i.id === 'spring-scale') ?? null} place={placing['spring-scale']} newtons={s.hooked?.('spring-scale')} onMove={put && ((p) => put({ 'spring-scale': p }))} />}
         {placing['beam-timer'] && <BeamTimer place={placing['beam-timer']} onMove={put && ((p) => put({ 'beam-timer': p }))} />}
       </g>
       {placing.magnifier && <Magnifier place={placing.magnifier} content={content} onMove={put && ((magnifier) => put({ magnifier }))} />}
@@ -73,12 +75,12 @@ export function Tray({ state: s, children, note }: { state: InstrumentState; chi
           <InstrumentIcon shape={i.shape} />{i.name}
         </button>
       ))}
-      {s.tray.filter((i) => i.shape === 'straight' && s.placing[i.id as 'ruler']).map((i) => {
+      {s.tray.filter((i) => (i.shape === 'straight' || i.shape === 'dynamometer') && s.placing[i.id as 'ruler']).map((i) => {
         const place = s.placing[i.id as 'ruler'] as Straight;
         return (
           <label key={i.id} className="flex items-center gap-1 text-fine text-soft">graduated in
             <select aria-label={`${i.name} graduated in`} className="rounded-house border border-edge bg-sheet px-1 text-ink" value={String(place.division ?? 1)} disabled={s.readOnly} onChange={(e) => s.setPlacing({ ...s.placing, [i.id]: { ...place, division: Number(e.target.value) } })}>
-              {GRADUATIONS.map((g) => <option key={g} value={g}>{g * i.division} {i.unit}</option>)}
+              {GRADUATIONS.map((g) => <option key={g} value={g}>{printShort(g * i.division)} {i.unit}</option>)}
             </select>
           </label>
         );
@@ -90,7 +92,7 @@ export function Tray({ state: s, children, note }: { state: InstrumentState; chi
 }
 
 export function InstrumentIcon({ shape }: { shape: Instrument['shape'] }) {
-  const icons = { straight: RulerIcon, tape: ListOrdered, clock: Timer, gauge: Gauge, lens: Search, markers: MapPin, gate: Waypoints } as const;
+  const icons = { straight: RulerIcon, tape: ListOrdered, clock: Timer, gauge: Gauge, lens: Search, markers: MapPin, gate: Waypoints, dynamometer: Weight } as const;
   if (shape !== 'angular') {
     const Icon = icons[shape];
     return <Icon size={16} aria-hidden />;

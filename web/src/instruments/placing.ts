@@ -11,6 +11,7 @@ export interface Placing {
   stopwatch?: { zero: number; laps?: number[]; cycles?: number };
   'pressure-gauge'?: object;
   thermometer?: object;
+  'spring-scale'?: { x: number; y: number; division?: number };
 }
 /** The zero's place, the direction in degrees, and the division it is graduated in. */
 export interface Straight { x: number; y: number; angle: number; division?: number }
@@ -29,6 +30,8 @@ export function freshPlacing(id: string, { width: w, height: h }: { width: numbe
       return { protractor: { x: w * 0.5, y: h * 0.45, radius: h * 0.28, angle: 0 } };
     case 'magnifier':
       return { magnifier: { x: w * 0.5, y: h * 0.4 } };
+    case 'spring-scale':
+      return { 'spring-scale': { x: w * 0.82, y: h * 0.12 } };
     case 'beam-timer':
       return { 'beam-timer': { x1: w * 0.42, y1: h * 0.75, x2: w * 0.58, y2: h * 0.75 } };
     case 'stopwatch':
@@ -36,6 +39,14 @@ export function freshPlacing(id: string, { width: w, height: h }: { width: numbe
     default:
       return { [id]: {} };
   }
+}
+
+/** What lies there, as the core wants to hear of it: id, and how coarsely it is graduated. */
+export function lying(placing: Placing): string[] {
+  return Object.entries(placing).filter(([, place]) => place).map(([id, place]) => {
+    const { division } = place as { division?: number };
+    return division && division !== 1 ? `${id}:${division}` : id;
+  });
 }
 
 /** A mark that was set on one frame. */

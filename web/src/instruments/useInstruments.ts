@@ -19,6 +19,8 @@ export interface InstrumentState {
   seconds: (frame: number) => number;
   path?: () => Path;
   channel?: (id: string) => number | undefined;
+  /** What the channel shows that an instrument is hooked into. */
+  hooked?: (instrument: string) => { name: string; si: number } | undefined;
   readOnly?: boolean;
 }
 
@@ -74,6 +76,10 @@ export function useInstruments(m: Manifest, picture: Picture, run: Run, lab?: st
       }
       return { values, n, interval: m.interval };
     } : undefined,
+    hooked: (instrument) => {
+      const i = m.channels.findIndex((c) => c.id === m.hooked[instrument]);
+      return i < 0 ? undefined : { name: m.channels[i].name, si: run.channels()[i] };
+    },
     channel: (id) => run.channels()[m.channels.findIndex((c) => c.id === id)],
   };
 }

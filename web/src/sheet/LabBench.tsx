@@ -1,6 +1,7 @@
-import { History, SlidersHorizontal } from 'lucide-react';
+import { History, PenLine, SlidersHorizontal } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
+import { DrawTools, type Tool } from '../bench/DrawOver';
 import { HistogramPanel } from '../bench/HistogramPanel';
 import { populationNames } from '../bench/populations';
 import { Readouts } from '../bench/Readouts';
@@ -10,7 +11,7 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { manifest, replay } from '../core';
+import { manifest, replay, type Manifest } from '../core';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import { snapPoints } from '../instruments/snap';
@@ -36,6 +37,19 @@ function seedOf(work: string) {
   return parseInt(work.replaceAll('-', '').slice(-7), 16) || 1;
 }
 
+/** How many different trials are still to be run, and what may be changed to make one. */
+function StillWanted({ block, m, trials }: { block: BlockOf<'bench'>; m: Manifest; trials: KeptTrial[] }) {
+  const made = new Set(trials.filter((t) => !t.removed).map((t) => JSON.stringify(t.settings))).size;
+  const missing = block.distinctTrials - made;
+  if (missing <= 0 || made === 0) return null;
+  const names = m.settings.filter((s) => block.open.includes(s.id)).map((s) => s.name.toLowerCase());
+  return (
+    <p className="text-fine text-soft" data-testid="still-wanted">
+      {made} of {block.distinctTrials} different trials run. Still wanted: {missing} with another {names.length > 4 ? 'setting' : new Intl.ListFormat('en', { type: 'disjunction' }).format(names)}.
+    </p>
+  );
+}
+
 /** An open bench inside a lab, set up as its block says. */
 export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }: {
   block: BlockOf<'bench'>; journal: Journal; readOnly: boolean;
@@ -50,6 +64,8 @@ export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }
   const instruments = useInstruments(m, bench.pictureOf(0), run, block.instruments);
   const [left, setLeft] = useState<'settings' | 'trials'>('settings');
   const [layers, setLayers] = useState<string[]>(block.layers);
+  const [tool, setTool] = useState<Tool | null>(null);
+  const shapes = bench.shapes(0);
   const [behindTrial, setBehindTrial] = useState<KeptTrial | null>(null);
   const behind = useMemo(() => (behindTrial ? [replay(behindTrial.recipe, behindTrial.until)] : []), [behindTrial]);
   const layerSet = useMemo(() => new Set(layers), [layers]);
@@ -86,10 +102,12 @@ export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }
         <div className="flex flex-wrap gap-1">
           <Button small aria-pressed={left === 'settings'} className={left === 'settings' ? 'border-copper!' : ''} onClick={() => setLeft('settings')}><SlidersHorizontal size={13} aria-hidden />Settings</Button>
           <Button small aria-pressed={left === 'trials'} className={left === 'trials' ? 'border-copper!' : ''} onClick={() => setLeft('trials')}><History size={13} aria-hidden />Trials, {shelf.trials.filter((t) => !t.removed).length}</Button>
+          {!readOnly && <Button small aria-pressed={tool !== null} className={tool ? 'border-copper!' : ''} onClick={() => { live.play(false); setTool(tool ? null : 'force'); }}><PenLine size={13} aria-hidden />Draw over</Button>}
           {m.layers.length > 0 && <ShowMenu title="Show" items={m.layers} chosen={layers} onChange={setLayers} icon={null} />}
         </div>
         {left === 'settings' ? (
           <>
+            {!readOnly && <StillWanted block={block} m={m} trials={shelf.trials} />}
             <Readouts m={m} shown={block.readouts} values={run.channels()} />
             <SettingsPanel m={m} values={settings} only={block.open} onChange={(id, v) => bench.change(0, id, v)} />
           </>
@@ -99,9 +117,12 @@ export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }
         <Trouble error={bench.trouble} />
       </aside>
       <div className={`relative grid min-h-0 min-w-0 ${upright && bins.length ? 'grid-cols-2' : 'grid-cols-1'} grid-rows-[auto_minmax(0,1fr)_auto]`}>
-        <div className="col-span-full"><Tray state={instruments} note={<PictureNote bench={bench} layers={layerSet} />} /></div>
+        <div className="col-span-full">
+          {tool && <DrawTools tool={tool} onTool={setTool} onUndo={() => bench.draw(0, shapes.slice(0, -1))} onClear={() => bench.draw(0, [])} empty={shapes.length === 0} />}
+          <Tray state={instruments} note={<PictureNote bench={bench} layers={layerSet} />} />
+        </div>
         <div className="relative grid min-h-24 min-w-0">
-          <BenchStage bench={bench} side={0} layers={layerSet} tool={null} behind={behind}>
+          <BenchStage bench={bench} side={0} layers={layerSet} tool={live.playing ? null : tool} behind={behind}>
             {(picture) => <InstrumentLayer state={instruments} picture={picture} content="bench-content-0" points={snapPoints(m, picture, instruments.markers, instruments.frame)} />}
           </BenchStage>
           {note && <div className="absolute top-2 left-2 max-w-[90%]">{note}</div>}

@@ -3,6 +3,7 @@ import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { Schemas } from '../api/client';
 import { uncertaintyOf, workOut } from '../core';
 import { EmptyBench } from '../films/FilmBench';
+import { lying } from '../instruments/placing';
 import { displayFor, displays, type InstrumentState } from '../instruments/useInstruments';
 import { CellBar } from '../notebook/CellBar';
 import { GraphView, type GraphChoice } from '../notebook/GraphView';
@@ -86,7 +87,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const tied = (cell: Cell, column: string, before?: Cell): Cell => {
     const reading = readingNow();
     if (!reading) return cell;
-    const uncertainty = before?.uncertainty ?? uncertaintyOf(Object.keys(reading.instruments).filter((k) => reading.instruments[k as 'ruler']), unitOf(column))?.text;
+    const uncertainty = before?.uncertainty ?? uncertaintyOf(lying(reading.instruments), unitOf(column))?.text;
     return { ...cell, reading, ...(uncertainty && { uncertainty }) };
   };
   const take = (row: string, column: string, instrument?: string) => {

@@ -270,8 +270,13 @@ class LabsTest {
             take("temperature", i + 1);
             take("pressure", i + 1);
             type("mean speed", i + 1, readout("speed1"));
+            if (i == 1) {
+                assertThat(page.getByTestId("still-wanted")).containsText("2 of 5 different trials run. Still wanted: 3 with another");
+            }
         }
         assertThat(page.getByText("5 of 5 trials")).isVisible();
+        assertThat(page.getByTestId("still-wanted")).hasCount(0);
+        drawOver();
         assertThat(page.getByLabel("Uncertainty in row 5 of mean speed")).hasValue("");
         gradient("p", "T");
         part("Two gases");
@@ -315,6 +320,17 @@ class LabsTest {
                 .innerText().split(" ")[0]);
         assertThat(shown).isEqualTo(value("temperature", 1));
         handIn("6");
+    }
+
+    /** An arrow over the picture stays with its trial in the notebook. */
+    private void drawOver() {
+        Chrome.button(page, "Draw over").click();
+        Chrome.button(page, "Arrow").click();
+        double[] middle = eyes.middle("svg[aria-label^='Gas cylinder']");
+        eyes.drag(middle, new double[] {middle[0] + 60, middle[1] - 30});
+        assertThat(page.locator("[data-drawn='1']")).hasCount(1);
+        Chrome.button(page, "Draw over").click();
+        assertThat(page.locator("[data-drawn='1'] line")).hasCount(1);
     }
 
     private void runAt(int kelvin, String picoseconds) {

@@ -4,9 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -148,6 +152,64 @@ class TrayTest {
         assertThat(page.getByLabel("Thermometer", new Page.GetByLabelOptions().setExact(true))).hasText("300.0 K");
         assertThat(page.getByLabel("Pressure gauge", new Page.GetByLabelOptions().setExact(true)))
                 .hasText(page.locator("[data-channel=pressure]").innerText());
+    }
+
+    @Test
+    void theSpringScalesPointerStandsAtTheForceItIsHookedInto() {
+        for (String[] where : new String[][] {{"hanging-spring", "spring-force"}, {"pendulum", "tension"},
+            {"propeller-glider", "scale"}}) {
+            hands.open(where[0]);
+            Chrome.button(page, "Spring scale").click();
+            page.getByLabel("Spring scale graduated in").selectOption("0.5 N");
+            hands.runTo("a time", "0.3");
+            if (page.locator("[data-channel=" + where[1] + "]").count() == 0) {
+                Chrome.button(page, "Readouts").click();
+                page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions()
+                        .setName(Pattern.compile("spring scale|Force of the spring|Tension"))).first().check();
+                page.keyboard().press("Escape");
+            }
+            Object read = page.evaluate("""
+                    () => {
+                      const scale = document.querySelector('[data-instrument=spring-scale]');
+                      const names = [...scale.querySelectorAll('text.mono')].map((t) => [Number(t.getAttribute('y')), Number(t.textContent)]);
+                      const perNewton = (names[1][0] - names[0][0]) / (names[1][1] - names[0][1]);
+                      return Number(scale.querySelector('[data-part=scale-pointer]').getAttribute('data-at')) / perNewton;
+                    }""");
+            assertThat(((Number) read).doubleValue()).as(where[0])
+                    .isCloseTo(hands.channel(where[1]), within(0.0051));
+            assertThat(page.locator("[data-instrument=spring-scale] [role=button]").getAttribute("aria-label"))
+                    .as("tells no value").doesNotContainPattern("\\d");
+        }
+    }
+
+    @Test
+    void aFingerMovesAnInstrument() {
+        try (BrowserContext tablet = Chrome.browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(1024, 768).setHasTouch(true))) {
+            Page touched = Chrome.signIn(tablet, "ines");
+            new BenchHands(touched).open("hanging-spring");
+            Chrome.button(touched, "Ruler").tap();
+            Locator ruler = touched.locator("[data-instrument=ruler] rect");
+            BoundingBox before = ruler.boundingBox();
+            CDPSession fingers = tablet.newCDPSession(touched);
+            double x = before.x + 40;
+            double y = before.y + before.height / 2;
+            finger(fingers, "touchStart", x, y);
+            finger(fingers, "touchMove", x + 30, y + 20);
+            finger(fingers, "touchMove", x + 80, y + 50);
+            fingers.send("Input.dispatchTouchEvent", json("touchEnd", "[]"));
+            BoundingBox now = ruler.boundingBox();
+            assertThat(now.x - before.x).isCloseTo(80, within(1.0));
+            assertThat(now.y - before.y).isCloseTo(50, within(1.0));
+        }
+    }
+
+    private static void finger(CDPSession fingers, String type, double x, double y) {
+        fingers.send("Input.dispatchTouchEvent", json(type, "[{\"x\":" + x + ",\"y\":" + y + "}]"));
+    }
+
+    private static JsonObject json(String type, String points) {
+        return JsonParser.parseString("{\"type\":\"" + type + "\",\"touchPoints\":" + points + "}").getAsJsonObject();
     }
 
     @Test

@@ -17,7 +17,8 @@ import java.util.Map;
  * @param scene        what a drawing needs, in order
  * @param distributions what many values at one instant there are
  * @param layers       what can be shown over the apparatus on the open bench
- * @param instruments  ids of instruments that make sense here
+ * @param instruments  ids of instruments that make sense here; {@code spring-scale=tension} says which channel
+ *                     an instrument is hooked into
  * @param slips        what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
@@ -84,6 +85,23 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         public Layer(String id, String name) {
             this(id, name, List.of());
         }
+    }
+
+    /** Ids of the instruments that make sense here. */
+    public List<String> instrumentIds() {
+        return instruments.stream().map(i -> i.split("=", 2)[0]).toList();
+    }
+
+    /** What instruments are hooked into here: channel by instrument. */
+    private Map<String, Object> hooked() {
+        Map<String, Object> hooked = Tree.of();
+        for (String entry : instruments) {
+            String[] parts = entry.split("=", 2);
+            if (parts.length == 2) {
+                hooked.put(parts[0], parts[1]);
+            }
+        }
+        return hooked;
     }
 
     public Setting setting(String settingId) {
@@ -154,6 +172,6 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
                 topics, "interval", interval, "speed", speed, "timeUnit", timeUnit, "timePerSi",
                 1 / Units.parse(timeUnit).factor(), "settings", s, "channels", c, "distributions", d, "events", e, "views", v,
-                "scene", f, "handles", h, "acts", a, "layers", l, "instruments", instruments, "slips", slips);
+                "scene", f, "handles", h, "acts", a, "layers", l, "instruments", instrumentIds(), "hooked", hooked(), "slips", slips);
     }
 }

@@ -15,13 +15,16 @@ import java.util.Map;
  * @param span     length of its scale in {@code unit}
  * @param division smallest division of its scale, or last digit of its display, in {@code unit}
  * @param numbered every how many divisions a number stands
- * @param channel  what a gauge shows; empty for all others
+ * @param channel  what a gauge shows; empty for all others, and where the apparatus says what is shown
  */
 public record Instrument(String id, String name, Shape shape, String unit, double span, double division,
                          int numbered, String channel) {
 
-    /** The kinds of instrument. A scale is read by eye at its two ends; the last three show digits. */
-    public enum Shape { STRAIGHT, TAPE, ANGULAR, MARKERS, LENS, CLOCK, GATE, GAUGE }
+    /**
+     * The kinds of instrument. A scale is read by eye at its two ends; a dynamometer is a force's scale, whose
+     * pointer stands where the channel is that it is hooked into; the last three show digits.
+     */
+    public enum Shape { STRAIGHT, TAPE, ANGULAR, MARKERS, LENS, DYNAMOMETER, CLOCK, GATE, GAUGE }
 
     /** Every instrument there is. */
     public static final List<Instrument> ALL = List.of(
@@ -31,6 +34,7 @@ public record Instrument(String id, String name, Shape shape, String unit, doubl
             new Instrument("protractor", "Protractor", Shape.ANGULAR, "°", 90, 1, 10, ""),
             new Instrument("markers", "Position markers", Shape.MARKERS, "", 0, 0, 1, ""),
             new Instrument("magnifier", "Magnifier", Shape.LENS, "", 0, 0, 1, ""),
+            new Instrument("spring-scale", "Spring scale", Shape.DYNAMOMETER, "N", 3, 0.05, 10, ""),
             new Instrument("stopwatch", "Stopwatch", Shape.CLOCK, "s", 3600, 0.01, 1, ""),
             new Instrument("beam-timer", "Beam timer", Shape.GATE, "s", 3600, 0.001, 1, ""),
             new Instrument("pressure-gauge", "Pressure gauge", Shape.GAUGE, "kPa", 1000, 0.1, 1, "pressure"),
@@ -50,28 +54,39 @@ public record Instrument(String id, String name, Shape shape, String unit, doubl
         return shape == Shape.CLOCK || shape == Shape.GATE || shape == Shape.GAUGE;
     }
 
+    /** Whether it shows something of the apparatus that no camera sees, and so only serves a live bench. */
+    public boolean needsChannel() {
+        return shape == Shape.GAUGE || shape == Shape.DYNAMOMETER;
+    }
+
     /**
      * How far a reading may be off, in its unit: half a division at each of the two ends of a scale, the
      * last digit of a display.
+     *
+     * @param graduation how many of its own smallest divisions the scale in use is divided in; 1 for a display
      */
-    public double uncertainty() {
-        return showsDigits() ? division : 2 * (0.5 * division);
+    public double uncertainty(double graduation) {
+        return showsDigits() ? division : 2 * (0.5 * division * graduation);
     }
 
     /**
      * The uncertainty that a value read with one of some instruments has, in the unit of a column. The
      * first instrument that measures the column's kind of quantity counts.
      *
+     * @param lying ids; {@code ruler:10} is a ruler graduated in ten of its smallest divisions
      * @return {@code {instrument, name, text}}, or an empty tree where none of them measures that
      */
     public static Map<String, Object> uncertainty(List<String> lying, String columnUnit) {
         Unit column = Units.parse(columnUnit);
-        for (String id : lying) {
+        for (String entry : lying) {
+            int colon = entry.indexOf(':');
+            String id = colon < 0 ? entry : entry.substring(0, colon);
+            double graduation = colon < 0 ? 1 : Double.parseDouble(entry.substring(colon + 1));
             Instrument instrument = get(id);
             if (instrument.division > 0) {
                 Unit own = Units.parse(instrument.unit);
                 if (own.sameKind(column) && (!own.dimension().isNone() || columnUnit.equals(instrument.unit))) {
-                    double u = instrument.uncertainty() * own.factor() / column.factor();
+                    double u = instrument.uncertainty(graduation) * own.factor() / column.factor();
                     return Tree.of("instrument", id, "name", instrument.name, "text", Numbers.printShort(u));
                 }
             }

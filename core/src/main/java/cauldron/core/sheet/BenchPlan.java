@@ -57,6 +57,6 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         return Tree.of("apparatus", apparatus, "setup", setup, "open",
                 open.isEmpty() ? manifest.settings().stream().map(s -> s.id()).toList() : open, "readouts", readouts,
                 "layers", layers, "histograms", histograms, "instruments",
-                instruments.isEmpty() ? manifest.instruments() : instruments);
+                instruments.isEmpty() ? manifest.instrumentIds() : instruments);
     }
 }

@@ -188,7 +188,8 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
 
     /** What may lie on the tray. */
     public List<String> tray() {
-        return instruments.isEmpty() ? Inventory.get(apparatus).manifest().instruments() : instruments;
+        return !instruments.isEmpty() ? instruments : Inventory.get(apparatus).manifest().instrumentIds().stream()
+                .filter(id -> !Instrument.get(id).needsChannel()).toList();
     }
 
     private static Option option(Choice choice, Object id) {

@@ -20,6 +20,8 @@ class InstrumentTest {
         assertThat(Instrument.uncertainty(List.of("protractor"), "°")).containsEntry("text", "1");
         assertThat(Instrument.uncertainty(List.of("protractor"), "")).isEmpty();
         assertThat(Instrument.uncertainty(List.of(), "cm")).isEmpty();
+        assertThat(Instrument.uncertainty(List.of("ruler:10"), "cm")).as("graduated in centimetres").containsEntry("text", "1");
+        assertThat(Instrument.uncertainty(List.of("spring-scale:2"), "N")).containsEntry("text", "0.1");
         assertThat(Instrument.uncertainty(List.of("tape"), "m")).containsEntry("text", "0.01");
     }
 

@@ -63,7 +63,7 @@ public final class PropellerGlider implements Apparatus {
             List.of(new Manifest.Act("start", "Start the propeller", "propeller.on=0"),
                     new Manifest.Act("cut", "Cut the thread", "thread.on=1")),
             List.of(new Manifest.Layer("forces", "Force arrows")),
-            List.of("ruler", "tape", "stopwatch", "markers", "magnifier"),
+            List.of("ruler", "tape", "stopwatch", "markers", "magnifier", "spring-scale=scale"),
             List.of("Time zero taken before the thread parts", "The scale's zero not taken off", "Centimetres for metres",
                     "Average taken for instantaneous speed", "Force and acceleration exchanged on the axes"));
 

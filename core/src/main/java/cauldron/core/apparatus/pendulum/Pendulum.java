@@ -60,7 +60,8 @@ public final class Pendulum implements Apparatus {
             List.of(new Manifest.Handle("bob", "bob", "bob.x", "bob.y", "bob.radius")),
             List.of(new Manifest.Act("open-catch", "Open the catch", "catch.shut=1")),
             List.of(),
-            List.of("ruler", "protractor", "stopwatch", "beam-timer", "markers", "magnifier"),
+            List.of("ruler", "protractor", "stopwatch", "beam-timer", "markers", "magnifier",
+                    "spring-scale=tension"),
             List.of("Timing one swing instead of many", "Half a swing taken for a whole one",
                     "Length measured to the top of the bob", "Counting from one instead of zero",
                     "Angle too wide for the simple law", "Mass expected to matter"));

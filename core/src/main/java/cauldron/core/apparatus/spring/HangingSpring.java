@@ -69,7 +69,8 @@ public final class HangingSpring implements Apparatus {
             List.of(new Manifest.Handle("body", "mass", "body.x", "body.y", "body.size")),
             List.of(new Manifest.Act("let-go", "Let go", "hand.on=1")),
             List.of(new Manifest.Layer("forces", "Force arrows"), new Manifest.Layer("lines", "Natural length and equilibrium")),
-            List.of("ruler", "stopwatch", "beam-timer", "markers", "magnifier"),
+            List.of("ruler", "stopwatch", "beam-timer", "markers", "magnifier",
+                    "spring-scale=spring-force"),
             List.of("Total length taken for the extension", "Grams for kilograms", "Gradient upside down",
                     "Period against mass read as a straight line"));
 
