@@ -6,134 +6,237 @@ import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
- * A table as a student keeps it: columns with name, symbol and unit, measured or calculated, over rows
- * of typed text. Calculated columns are worked out in the order in which they need each other.
- *
- * <p>Input tree: {@code columns: [{id, name, symbol, unit, formula?}]}, {@code rows: [{id, cells: {column
- * id: typed text}}]}. A column with a formula is calculated; its unit is derived unless one of the same
- * kind is given.
+ * A table as a student keeps it, worked out: calculated columns in the order in which they need each other,
+ * their units, and their standard uncertainties to first order (BIPM, GUM:1995, 5.1), for which cells count
+ * as independent. Bad cells and formulas become troubles of their column; nothing is thrown.
  */
 public final class DataTable {
 
     private static final int FIGURES = 4;
 
-    /** One column worked out. Values are in {@code unit}, NaN where there is none. */
-    public record Column(String id, String symbol, Unit unit, boolean calculated, double[] values, String[] texts,
-                         String[] troubles, String trouble, int troubleAt) {
+    /**
+     * One column worked out.
+     *
+     * @param values        in {@code unit}, NaN where there is none
+     * @param uncertainties in {@code unit}, NaN where none is known
+     * @param typed         what was typed; null in a calculated column
+     * @param troubles      by row, null where there is none
+     * @param trouble       of the column as a whole, or null
+     * @param troubleAt     where in the formula or unit
+     */
+    public record Column(String id, String symbol, Unit unit, boolean calculated, double[] values, double[] uncertainties,
+                         String[] typed, String[] troubles, String trouble, int troubleAt, Map<String, Object> spec) {
+
+        /** What stands in a row: as typed, or printed as the column asks for. */
+        public String text(int row) {
+            if (typed != null) {
+                return typed[row];
+            }
+            double value = values[row];
+            if (Double.isNaN(value) || Double.isInfinite(value)) {
+                return "";
+            }
+            if (spec.containsKey("decimals")) {
+                return Numbers.fixed(value, (int) Math.max(0, Math.min(12, Tree.number(spec, "decimals", 3))));
+            }
+            return Numbers.print(value, (int) Math.max(1, Math.min(12, Tree.number(spec, "figures", FIGURES))));
+        }
+
+        /** How sure it is: {@code 2.006 ± 0.009}; empty where that isn't known. */
+        public String sureness(int row) {
+            double u = uncertainties[row];
+            return Double.isNaN(u) || Double.isNaN(values[row]) ? "" : Numbers.printWithUncertainty(values[row], u);
+        }
+
+        /** Values of all rows that aren't left out and have one. */
+        double[] counted(boolean[] out) {
+            double[] list = new double[values.length];
+            for (int i = 0; i < list.length; i++) {
+                list[i] = out[i] ? Double.NaN : values[i];
+            }
+            return list;
+        }
     }
 
     private final List<Column> columns;
+    private final boolean[] out;
 
-    private DataTable(List<Column> columns) {
+    private DataTable(List<Column> columns, boolean[] out) {
         this.columns = columns;
+        this.out = out;
     }
 
-    /** Works out a table. Bad cells and formulas become troubles of their column; nothing is thrown. */
+    /** Works out a table from its tree. */
     public static DataTable of(Map<String, Object> tree) {
-        List<Map<String, Object>> specs = Tree.maps(tree, "columns");
-        List<Map<String, Object>> rows = Tree.maps(tree, "rows");
-        Map<String, Column> done = new LinkedHashMap<>();
-        Map<String, Map<String, Object>> waiting = new LinkedHashMap<>();
-        for (Map<String, Object> spec : specs) {
-            if (Tree.text(spec, "formula", "").isBlank() && !"calculated".equals(Tree.text(spec, "kind", ""))) {
-                Column column = measured(spec, rows);
-                done.put(column.symbol(), column);
-            } else {
-                waiting.put(Tree.text(spec, "symbol"), spec);
-            }
-        }
-        List<String> all = new ArrayList<>(done.keySet());
-        all.addAll(waiting.keySet());
-        boolean progress = true;
-        while (progress && !waiting.isEmpty()) {
-            progress = false;
-            for (String symbol : List.copyOf(waiting.keySet())) {
-                Column column = calculated(waiting.get(symbol), all, done, rows.size());
-                if (column != null) {
-                    done.put(symbol, column);
-                    waiting.remove(symbol);
-                    progress = true;
-                }
-            }
-        }
-        for (Map.Entry<String, Map<String, Object>> stuck : waiting.entrySet()) {
-            done.put(stuck.getKey(), failed(stuck.getValue(), rows.size(), stuck.getKey()
-                    + " is defined through itself, by way of " + String.join(", ", waiting.keySet()), 0));
-        }
-        List<Column> ordered = new ArrayList<>();
-        for (Map<String, Object> spec : specs) {
-            ordered.add(done.get(Tree.text(spec, "symbol")));
-        }
-        return new DataTable(ordered);
+        return of(TableData.of(tree));
     }
 
-    private static Column measured(Map<String, Object> spec, List<Map<String, Object>> rows) {
-        String id = Tree.text(spec, "id");
-        double[] values = new double[rows.size()];
-        String[] texts = new String[rows.size()];
-        String[] troubles = new String[rows.size()];
-        for (int i = 0; i < values.length; i++) {
-            String typed = Tree.text(Tree.map(rows.get(i), "cells"), id, "");
-            texts[i] = typed;
-            values[i] = Double.NaN;
-            if (!typed.isBlank() && !"label".equals(Tree.text(spec, "kind", ""))) {
-                try {
-                    values[i] = Numbers.read(typed);
-                } catch (IllegalArgumentException e) {
-                    troubles[i] = e.getMessage();
-                }
-            }
-        }
-        Unit unit = Unit.ONE;
-        String trouble = null;
-        int at = 0;
-        try {
-            unit = Units.parse(Tree.text(spec, "unit", ""));
-        } catch (cauldron.core.quantity.UnitSyntaxException e) {
-            trouble = e.getMessage();
-            at = e.position();
-        }
-        return new Column(id, Tree.text(spec, "symbol"), unit, false, values, texts, troubles, trouble, at);
+    /** Works out a table. */
+    public static DataTable of(TableData data) {
+        return new Work(data).done();
     }
 
-    /** The column worked out, or null while it waits for another. */
-    private static Column calculated(Map<String, Object> spec, List<String> all, Map<String, Column> done, int rows) {
-        try {
-            Formula formula = Formula.parse(Tree.text(spec, "formula", ""), new java.util.LinkedHashSet<>(all));
-            Map<String, Dimension> dimensions = new LinkedHashMap<>();
-            for (String symbol : formula.symbols()) {
-                Column needed = done.get(symbol);
-                if (needed == null) {
-                    return null;
+    /** One working out. */
+    private static final class Work {
+        private final TableData data;
+        private final Map<String, Column> done = new LinkedHashMap<>();
+        private final Map<String, Evaluation.Value> inSi = new LinkedHashMap<>();
+        private final Map<String, Map<String, Object>> waiting = new LinkedHashMap<>();
+        /** Uncertainties of single cells in SI, by cell. */
+        private final List<double[]> cellUncertainties = new ArrayList<>();
+        private int cells;
+
+        Work(TableData data) {
+            this.data = data;
+        }
+
+        DataTable done() {
+            Set<String> all = new LinkedHashSet<>();
+            for (Map<String, Object> spec : data.columns()) {
+                String symbol = Tree.text(spec, "symbol");
+                String kind = TableData.kind(spec);
+                if (!all.add(symbol)) {
+                    continue;
                 }
-                if (needed.trouble() != null) {
-                    throw new FormulaException("Column " + symbol + " has to be put right first", 0);
+                if (kind.equals("calculated")) {
+                    waiting.put(symbol, spec);
+                } else {
+                    given(kind.equals("constant") ? data.constant(spec) : data.typed(spec), kind.equals("constant"));
                 }
-                dimensions.put(symbol, needed.unit().dimension());
             }
-            Unit unit = unit(Tree.text(spec, "unit", ""), formula.dimension(dimensions));
-            double[] values = new double[rows];
-            String[] texts = new String[rows];
-            Map<String, Double> row = new LinkedHashMap<>();
+            Map<String, Formula> formulas = read(all);
+            boolean progress = true;
+            while (progress && !formulas.isEmpty()) {
+                progress = false;
+                for (String symbol : List.copyOf(formulas.keySet())) {
+                    if (done.keySet().containsAll(formulas.get(symbol).symbols())) {
+                        calculate(waiting.get(symbol), formulas.remove(symbol));
+                        progress = true;
+                    }
+                }
+            }
+            formulas.keySet().forEach(symbol -> fail(waiting.get(symbol), circle(symbol, formulas), 0));
+            List<Column> ordered = new ArrayList<>();
+            Set<String> seen = new LinkedHashSet<>();
+            for (Map<String, Object> spec : data.columns()) {
+                String symbol = Tree.text(spec, "symbol");
+                ordered.add(seen.add(symbol) ? done.get(symbol)
+                        : failed(spec, "Two columns have the symbol " + symbol + ". Give one of them another", 0));
+            }
+            return new DataTable(ordered, data.out());
+        }
+
+        private void given(Column column, boolean constant) {
+            done.put(column.symbol(), column);
+            int rows = data.rows();
+            double[] si = new double[rows];
+            boolean uncertain = false;
             for (int i = 0; i < rows; i++) {
-                for (String symbol : formula.symbols()) {
-                    Column from = done.get(symbol);
-                    row.put(symbol, from.unit().toSi(from.values()[i]));
-                }
-                values[i] = unit.fromSi(formula.value(row));
-                texts[i] = Double.isNaN(values[i]) ? "" : Numbers.print(values[i], FIGURES);
+                si[i] = column.unit().toSi(column.values()[i]);
+                uncertain |= column.uncertainties()[i] > 0;
             }
-            return new Column(Tree.text(spec, "id"), Tree.text(spec, "symbol"), unit, true, values, texts,
-                    new String[rows], null, 0);
-        } catch (FormulaException e) {
-            return failed(spec, rows, e.getMessage(), e.position());
-        } catch (IllegalArgumentException e) {
-            return failed(spec, rows, e.getMessage(), 0);
+            Partials partials = null;
+            if (uncertain) {
+                partials = constant ? SparsePartials.constant(cells, rows) : SparsePartials.cells(cells, rows);
+                double[] u = new double[rows];
+                for (int i = 0; i < rows; i++) {
+                    u[i] = Double.isNaN(column.uncertainties()[i]) ? 0 : column.uncertainties()[i] * column.unit().factor();
+                }
+                cellUncertainties.add(u);
+                cells += rows;
+            }
+            inSi.put(column.symbol(), new Evaluation.Value(si, partials));
+        }
+
+        private Map<String, Formula> read(Set<String> all) {
+            Map<String, Formula> formulas = new LinkedHashMap<>();
+            for (Map.Entry<String, Map<String, Object>> entry : waiting.entrySet()) {
+                Set<String> usable = new LinkedHashSet<>(all);
+                try {
+                    formulas.put(entry.getKey(), Formula.parse(Tree.text(entry.getValue(), "formula", ""), usable));
+                } catch (FormulaException e) {
+                    fail(entry.getValue(), e.getMessage(), e.position());
+                }
+            }
+            return formulas;
+        }
+
+        /** Names the columns that go round, beginning and ending with this one where it is one of them. */
+        private static String circle(String symbol, Map<String, Formula> stuck) {
+            List<String> path = new ArrayList<>(List.of(symbol));
+            while (true) {
+                String next = stuck.get(path.get(path.size() - 1)).symbols().stream().filter(stuck::containsKey).findFirst().orElse(symbol);
+                int at = path.indexOf(next);
+                path.add(next);
+                if (at >= 0) {
+                    String way = String.join(" → ", path.subList(at, path.size()));
+                    return at == 0 && path.size() == 2 ? symbol + " is defined through itself"
+                            : at == 0 ? symbol + " is defined through itself: " + way : symbol + " needs columns that go round in a circle: " + way;
+                }
+            }
+        }
+
+        private void calculate(Map<String, Object> spec, Formula formula) {
+            try {
+                Map<String, Dimension> dimensions = new LinkedHashMap<>();
+                for (String symbol : formula.symbols()) {
+                    Column needed = done.get(symbol);
+                    if (needed.trouble() != null) {
+                        throw new FormulaException("Column " + symbol + " has to be put right first", 0);
+                    }
+                    dimensions.put(symbol, needed.unit().dimension());
+                }
+                Unit unit = unit(Tree.text(spec, "unit", ""), formula.dimension(dimensions));
+                int rows = data.rows();
+                Evaluation.Value value = new Evaluation(inSi, rows, data.out()).of(formula);
+                double[] values = new double[rows];
+                double[] uncertainties = new double[rows];
+                Arrays.fill(uncertainties, Double.NaN);
+                if (value.partials() != null) {
+                    uncertainties = ((SparsePartials) value.partials()).uncertainties(allCells());
+                }
+                for (int i = 0; i < rows; i++) {
+                    values[i] = unit.fromSi(value.numbers()[i]);
+                    uncertainties[i] /= unit.factor();
+                }
+                String symbol = Tree.text(spec, "symbol");
+                inSi.put(symbol, value);
+                done.put(symbol, new Column(Tree.text(spec, "id"), symbol, unit, true, values, uncertainties, null,
+                        new String[rows], null, 0, spec));
+            } catch (FormulaException e) {
+                fail(spec, e.getMessage(), e.position());
+            } catch (IllegalArgumentException e) {
+                fail(spec, e.getMessage(), 0);
+            }
+        }
+
+        private double[] allCells() {
+            double[] all = new double[cells];
+            int at = 0;
+            for (double[] u : cellUncertainties) {
+                System.arraycopy(u, 0, all, at, u.length);
+                at += u.length;
+            }
+            return all;
+        }
+
+        private void fail(Map<String, Object> spec, String trouble, int at) {
+            done.put(Tree.text(spec, "symbol"), failed(spec, trouble, at));
+        }
+
+        private Column failed(Map<String, Object> spec, String trouble, int at) {
+            double[] none = new double[data.rows()];
+            Arrays.fill(none, Double.NaN);
+            return new Column(Tree.text(spec, "id"), Tree.text(spec, "symbol"), Unit.ONE, true, none, none, null,
+                    new String[data.rows()], trouble, at, spec);
         }
     }
 
@@ -150,19 +253,13 @@ public final class DataTable {
         return unit;
     }
 
-    private static Column failed(Map<String, Object> spec, int rows, String trouble, int at) {
-        double[] values = new double[rows];
-        String[] texts = new String[rows];
-        for (int i = 0; i < rows; i++) {
-            values[i] = Double.NaN;
-            texts[i] = "";
-        }
-        return new Column(Tree.text(spec, "id"), Tree.text(spec, "symbol"), Unit.ONE, true, values, texts,
-                new String[rows], trouble, at);
-    }
-
     public List<Column> columns() {
         return columns;
+    }
+
+    /** Which rows are left out. */
+    public boolean[] out() {
+        return out;
     }
 
     /** The column of that id, or null. */
@@ -175,6 +272,15 @@ public final class DataTable {
         return null;
     }
 
+    /** The column of that id; refuses one there isn't. */
+    public Column need(String id) {
+        Column column = column(id);
+        if (column == null) {
+            throw new IllegalArgumentException("Choose a column");
+        }
+        return column;
+    }
+
     /** A straight line of one column against another, in their shown units. */
     public Map<String, Object> line(String xId, String yId) {
         Column x = column(xId);
@@ -182,20 +288,27 @@ public final class DataTable {
         if (x == null || y == null) {
             throw new IllegalArgumentException("Choose a column for each axis");
         }
-        return LineFit.of(x.values(), y.values()).toTree(y.symbol(), y.unit(), x.symbol(), x.unit());
+        return LineFit.of(x.counted(out), y.values()).toTree(y.symbol(), y.unit(), x.symbol(), x.unit());
+    }
+
+    /** Statistics of a column, in its unit; rows left out don't count. */
+    public Statistics statistics(String id) {
+        return Statistics.of(need(id).counted(out));
     }
 
     public Map<String, Object> toTree() {
         List<Object> list = new ArrayList<>();
         for (Column c : columns) {
             List<Object> values = new ArrayList<>();
-            for (double v : c.values()) {
-                values.add(Double.isNaN(v) || Double.isInfinite(v) ? null : v);
+            List<Object> texts = new ArrayList<>();
+            for (int i = 0; i < c.values().length; i++) {
+                double v = c.values()[i];
+                values.add(Double.isNaN(v) || Double.isInfinite(v) ? null : (Object) v);
+                texts.add(c.text(i));
             }
-            List<Object> troubles = new ArrayList<>(java.util.Arrays.asList(c.troubles()));
             list.add(Tree.of("id", c.id(), "symbol", c.symbol(), "unit", c.unit().symbol(), "calculated",
-                    c.calculated(), "values", values, "texts", List.of(c.texts()), "troubles", troubles, "trouble",
-                    c.trouble(), "troubleAt", (double) c.troubleAt()));
+                    c.calculated(), "values", values, "texts", texts, "troubles", new ArrayList<>(Arrays.asList(c.troubles())),
+                    "trouble", c.trouble(), "troubleAt", (double) c.troubleAt()));
         }
         return Tree.of("columns", list);
     }

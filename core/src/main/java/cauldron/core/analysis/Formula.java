@@ -1,7 +1,9 @@
 package cauldron.core.analysis;
 
 import cauldron.core.quantity.Dimension;
+import cauldron.core.quantity.Units;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -9,21 +11,15 @@ import java.util.Set;
 
 /**
  * A formula over symbols in ordinary school algebra: {@code t/20}, {@code √L}, {@code 4π²L/T²}. Powers
- * bind to the right and before a sign, so −2² is −4; a product needs no sign between its factors.
- * Evaluation is in SI units; {@link #dimension} finds out the unit of the result.
+ * bind to the right and before a sign, so −2² is −4; a product needs no sign between its factors; a unit in
+ * quotes is one of it: {@code ln(T/"s")}. Evaluation is in SI units; {@link #dimension} finds out the unit
+ * of the result.
  */
 public final class Formula {
 
-    /** The kinds of node; FUNCTION holds its name in {@code text}. */
-    enum Kind { NUMBER, SYMBOL, SUM, DIFFERENCE, PRODUCT, QUOTIENT, POWER, NEGATIVE, FUNCTION }
-
-    /** One node of the formula's tree. */
-    record Node(Kind kind, double number, String text, Node left, Node right, int position) {
-    }
-
     private final Node root;
 
-    private Formula(Node root) {
+    Formula(Node root) {
         this.root = root;
     }
 
@@ -37,73 +33,29 @@ public final class Formula {
         return new Formula(new FormulaReader(text, symbols).read());
     }
 
+    Node root() {
+        return root;
+    }
+
     /** The symbols that occur, in order. */
     public Set<String> symbols() {
         Set<String> found = new LinkedHashSet<>();
-        List<Node> open = new ArrayList<>(List.of(root));
-        while (!open.isEmpty()) {
-            Node node = open.remove(0);
-            if (node.kind() == Kind.SYMBOL) {
-                found.add(node.text());
-            }
-            if (node.left() != null) {
-                open.add(node.left());
-            }
-            if (node.right() != null) {
-                open.add(node.right());
-            }
-        }
+        collect(root, found);
         return found;
+    }
+
+    private static void collect(Node node, Set<String> found) {
+        if (node.kind() == Node.Kind.SYMBOL) {
+            found.add(node.text());
+        }
+        node.args().forEach(a -> collect(a, found));
     }
 
     /** The value in SI for values in SI; NaN where it has none. */
     public double value(Map<String, Double> values) {
-        return value(root, values);
-    }
-
-    private static double value(Node n, Map<String, Double> values) {
-        switch (n.kind()) {
-            case NUMBER:
-                return n.number();
-            case SYMBOL:
-                Double v = values.get(n.text());
-                return v == null ? Double.NaN : v;
-            case SUM:
-                return value(n.left(), values) + value(n.right(), values);
-            case DIFFERENCE:
-                return value(n.left(), values) - value(n.right(), values);
-            case PRODUCT:
-                return value(n.left(), values) * value(n.right(), values);
-            case QUOTIENT:
-                return value(n.left(), values) / value(n.right(), values);
-            case POWER:
-                return Math.pow(value(n.left(), values), value(n.right(), values));
-            case NEGATIVE:
-                return -value(n.left(), values);
-            default:
-                return function(n.text(), value(n.left(), values));
-        }
-    }
-
-    private static double function(String name, double x) {
-        switch (name) {
-            case "sqrt":
-                return Math.sqrt(x);
-            case "abs":
-                return Math.abs(x);
-            case "ln":
-                return Math.log(x);
-            case "log":
-                return Math.log10(x);
-            case "exp":
-                return Math.exp(x);
-            case "sin":
-                return Math.sin(x);
-            case "cos":
-                return Math.cos(x);
-            default:
-                return Math.tan(x);
-        }
+        Map<String, Evaluation.Value> columns = new LinkedHashMap<>();
+        values.forEach((symbol, v) -> columns.put(symbol, new Evaluation.Value(new double[] {v}, null)));
+        return new Evaluation(columns, 1, new boolean[1]).of(this).numbers()[0];
     }
 
     /**
@@ -119,18 +71,14 @@ public final class Formula {
         switch (n.kind()) {
             case NUMBER:
                 return Dimension.NONE;
+            case UNIT:
+                return n.unit().dimension();
             case SYMBOL:
                 return of.get(n.text());
             case SUM:
+                return alike(n, "Can't add ", " to ", of);
             case DIFFERENCE:
-                Dimension a = dimension(n.left(), of);
-                Dimension b = dimension(n.right(), of);
-                if (!a.equals(b)) {
-                    throw new FormulaException((n.kind() == Kind.SUM ? "Can't add " : "Can't subtract ")
-                            + named(b) + (n.kind() == Kind.SUM ? " to " : " from ")
-                            + named(a), n.position());
-                }
-                return a;
+                return alike(n, "Can't subtract ", " from ", of);
             case PRODUCT:
                 return dimension(n.left(), of).times(dimension(n.right(), of));
             case QUOTIENT:
@@ -144,6 +92,15 @@ public final class Formula {
         }
     }
 
+    private static Dimension alike(Node n, String verb, String joint, Map<String, Dimension> of) {
+        Dimension a = dimension(n.left(), of);
+        Dimension b = dimension(n.right(), of);
+        if (!a.equals(b)) {
+            throw new FormulaException(verb + named(b) + joint + named(a), n.position());
+        }
+        return a;
+    }
+
     private static Dimension power(Node n, Map<String, Dimension> of) {
         Dimension base = dimension(n.left(), of);
         if (!dimension(n.right(), of).isNone()) {
@@ -152,32 +109,92 @@ public final class Formula {
         if (base.isNone()) {
             return base;
         }
-        if (!new Formula(n.right()).symbols().isEmpty()) {
+        Formula exponent = new Formula(n.right());
+        if (!exponent.symbols().isEmpty() || new Formula(n.right()).worksAcross()) {
             throw new FormulaException("The power of a quantity with a unit must be a fixed number", n.position());
         }
+        return raised(base, exponent.value(Map.of()), n.position());
+    }
+
+    private static Dimension raised(Dimension base, double exponent, int position) {
         try {
-            return base.power(value(n.right(), Map.of()));
+            return base.power(exponent);
         } catch (ArithmeticException e) {
-            throw new FormulaException("That power of " + named(base) + " has no unit", n.position());
+            throw new FormulaException("That power of " + named(base) + " has no unit", position);
         }
     }
 
     private static Dimension functionDimension(Node n, Map<String, Dimension> of) {
-        Dimension inner = dimension(n.left(), of);
-        if (n.text().equals("sqrt")) {
-            return inner.power(0.5);
+        List<Dimension> in = new ArrayList<>();
+        n.args().forEach(a -> in.add(dimension(a, of)));
+        Function f = Function.named(n.text());
+        switch (f) {
+            case ROW:
+            case COUNT:
+                return Dimension.NONE;
+            case SQRT:
+                return raised(in.get(0), 0.5, n.position());
+            case CBRT:
+                return raised(in.get(0), 1.0 / 3, n.position());
+            case RATE:
+            case SLOPE:
+                return in.get(0).over(in.get(1));
+            case AREA:
+                return in.get(0).times(in.get(1));
+            case INTERCEPT:
+                return in.get(0);
+            case MIN:
+            case MAX:
+                for (Dimension d : in) {
+                    if (!d.equals(in.get(0))) {
+                        throw new FormulaException("Can't compare " + named(d) + " with " + named(in.get(0)), n.position());
+                    }
+                }
+                return in.get(0);
+            case ABS:
+            case MEAN:
+            case SUM:
+            case SD:
+            case SE:
+            case MEDIAN:
+            case RUNSUM:
+            case PREV:
+            case NEXT:
+                return in.get(0);
+            default:
+                if (!in.get(0).isNone()) {
+                    throw new FormulaException(n.text() + " needs a pure number or an angle, not " + named(in.get(0))
+                            + ". Divide by the unit first, in quotes: " + n.text() + "(… / \""
+                            + Units.coherent(in.get(0)).symbol() + "\")", n.position());
+                }
+                return Dimension.NONE;
         }
-        if (n.text().equals("abs")) {
-            return inner;
-        }
-        if (!inner.isNone()) {
-            throw new FormulaException(n.text() + " needs a pure number or an angle, not " + named(inner),
-                    n.position());
-        }
-        return Dimension.NONE;
     }
 
-    private static String named(Dimension d) {
-        return d.isNone() ? "a pure number" : "a quantity in " + cauldron.core.quantity.Units.coherent(d).symbol();
+    /** Whether any part of it needs other rows. */
+    boolean worksAcross() {
+        return worksAcross(root);
+    }
+
+    private static boolean worksAcross(Node n) {
+        if (n.kind() == Node.Kind.FUNCTION && Function.named(n.text()).across(n.args().size())) {
+            return true;
+        }
+        return n.args().stream().anyMatch(Formula::worksAcross);
+    }
+
+    static String named(Dimension d) {
+        return d.isNone() ? "a pure number" : "a quantity in " + Units.coherent(d).symbol();
+    }
+
+    /** The formula typed anew, with only the brackets it needs. Reading it gives the same formula again. */
+    @Override
+    public String toString() {
+        return FormulaPrinter.text(root);
+    }
+
+    /** The formula as MathML, for a look at what was meant. */
+    public String mathMl() {
+        return FormulaPrinter.mathMl(root);
     }
 }

@@ -1,33 +1,43 @@
 package cauldron.core.analysis;
 
-import cauldron.core.analysis.Formula.Kind;
-import cauldron.core.analysis.Formula.Node;
+import cauldron.core.analysis.Node.Kind;
+import cauldron.core.quantity.Units;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Set;
 
 /** Reads a formula by recursive descent: sum, product, sign, power, then what stands alone. */
 final class FormulaReader {
 
-    private static final String[] FUNCTIONS = {"sqrt", "abs", "ln", "log", "exp", "sin", "cos", "tan"};
     private static final String SUPERSCRIPTS = "⁰¹²³⁴⁵⁶⁷⁸⁹";
+    /** Longer formulas and deeper brackets than these are refused rather than risk the stack. */
+    private static final int LONGEST = 2000;
+    private static final int DEEPEST = 120;
 
     private final String text;
     private final Set<String> symbols;
     private int at;
+    private int depth;
 
     FormulaReader(String text, Set<String> symbols) {
-        this.text = text.replace('\u2212', '-').replace('\u00a0', ' ');
+        this.text = text.replace('\u2212', '-').replace('\u00a0', ' ').replace('\t', ' ').replace('\n', ' ');
         this.symbols = symbols;
     }
 
     Node read() {
+        if (text.length() > LONGEST) {
+            throw new FormulaException("A formula can have " + LONGEST + " characters at most", LONGEST);
+        }
         skip();
         if (at == text.length()) {
             throw trouble("Write a formula, such as " + example());
         }
         Node node = sum();
         if (at < text.length()) {
-            throw trouble(text.charAt(at) == ')' ? "This bracket closes nothing"
-                    : "“" + text.charAt(at) + "” has no place here");
+            char c = text.charAt(at);
+            throw trouble(c == ')' || c == ']' ? "This bracket closes nothing"
+                    : c == ',' ? "Decimals are written with a point here, as in 2.5"
+                    : c == '=' ? "Write only what stands to the right of the equals sign" : "“" + c + "” has no place here");
         }
         return node;
     }
@@ -37,31 +47,46 @@ final class FormulaReader {
     }
 
     private Node sum() {
+        if (++depth > DEEPEST) {
+            throw trouble("That is nested too deeply");
+        }
         Node left = product();
+        int operators = 0;
         while (at < text.length() && (peek() == '+' || peek() == '-')) {
             int position = at;
             Kind kind = text.charAt(at++) == '+' ? Kind.SUM : Kind.DIFFERENCE;
-            left = new Node(kind, 0, null, left, product(), position);
+            left = Node.of(kind, position, left, product());
+            tooMany(++operators);
         }
+        depth--;
         return left;
+    }
+
+    // A long chain leans to the left, and is as deep as it is long.
+    private void tooMany(int operators) {
+        if (operators > 5 * DEEPEST) {
+            throw trouble("That has too many parts. Use a column for some of them");
+        }
     }
 
     private Node product() {
         Node left = signed();
+        int operators = 0;
         while (at < text.length()) {
             char c = peek();
             int position = at;
-            if ("*×·⋅".indexOf(c) >= 0) {
+            if ("*×·⋅".indexOf(c) >= 0 && !text.startsWith("**", at)) {
                 at++;
-                left = new Node(Kind.PRODUCT, 0, null, left, signed(), position);
-            } else if (c == '/' || c == '÷') {
+                left = Node.of(Kind.PRODUCT, position, left, signed());
+            } else if (c == '/' || c == '÷' || c == ':') {
                 at++;
-                left = new Node(Kind.QUOTIENT, 0, null, left, signed(), position);
-            } else if (c == '(' || c == '√' || Character.isLetter(c) || isDigit(c)) {
-                left = new Node(Kind.PRODUCT, 0, null, left, power(), position);
+                left = Node.of(Kind.QUOTIENT, position, left, signed());
+            } else if (c == '(' || c == '[' || c == '√' || c == '"' || Character.isLetter(c) || isDigit(c)) {
+                left = Node.of(Kind.PRODUCT, position, left, power());
             } else {
                 break;
             }
+            tooMany(++operators);
         }
         return left;
     }
@@ -69,15 +94,12 @@ final class FormulaReader {
     private Node signed() {
         skip();
         int position = at;
-        if (at < text.length() && peek() == '-') {
-            at++;
-            return new Node(Kind.NEGATIVE, 0, null, signed(), null, position);
+        boolean negative = false;
+        while (at < text.length() && (peek() == '-' || peek() == '+')) {
+            negative ^= text.charAt(at++) == '-';
         }
-        if (at < text.length() && peek() == '+') {
-            at++;
-            return signed();
-        }
-        return power();
+        Node node = power();
+        return negative ? Node.of(Kind.NEGATIVE, position, node) : node;
     }
 
     private Node power() {
@@ -85,16 +107,22 @@ final class FormulaReader {
         if (at < text.length()) {
             int position = at;
             char c = text.charAt(at);
-            if (c == '^') {
-                at++;
-                skip();
-                return new Node(Kind.POWER, 0, null, base, signed(), position);
-            }
             if (c == '⁻' || SUPERSCRIPTS.indexOf(c) >= 0) {
-                return new Node(Kind.POWER, 0, null, base, raised(), position);
+                return Node.of(Kind.POWER, position, base, raised());
             }
         }
         skip();
+        boolean stars = text.startsWith("**", at);
+        if (at < text.length() && (text.charAt(at) == '^' || stars)) {
+            int position = at;
+            at += stars ? 2 : 1;
+            if (++depth > DEEPEST) {
+                throw trouble("That is nested too deeply");
+            }
+            Node power = Node.of(Kind.POWER, position, base, signed());
+            depth--;
+            return power;
+        }
         return base;
     }
 
@@ -103,11 +131,16 @@ final class FormulaReader {
         boolean negative = text.charAt(at) == '⁻';
         at += negative ? 1 : 0;
         double n = 0;
+        int digits = at;
         while (at < text.length() && SUPERSCRIPTS.indexOf(text.charAt(at)) >= 0) {
             n = n * 10 + SUPERSCRIPTS.indexOf(text.charAt(at++));
         }
+        if (at == digits) {
+            throw trouble("A raised minus needs a raised number after it");
+        }
         skip();
-        return new Node(Kind.NUMBER, negative ? -n : n, null, null, null, position);
+        Node number = Node.number(n, String.valueOf((long) n), position);
+        return negative ? Node.of(Kind.NEGATIVE, position, number) : number;
     }
 
     private Node alone() {
@@ -117,34 +150,36 @@ final class FormulaReader {
         }
         int position = at;
         char c = text.charAt(at);
-        if (c == '(') {
+        if (c == '(' || c == '[') {
             return bracket();
         }
-        if (c == '√') {
+        if (c == '√' || c == '∛') {
             at++;
-            return new Node(Kind.FUNCTION, 0, "sqrt", alone(), null, position);
+            if (++depth > DEEPEST) {
+                throw trouble("That is nested too deeply");
+            }
+            Node root = Node.function(c == '√' ? "sqrt" : "cbrt", List.of(alone()), position);
+            depth--;
+            return root;
+        }
+        if (c == '"') {
+            return unit();
         }
         if (isDigit(c) || c == '.') {
             return number();
         }
         String symbol = longestSymbol();
+        String function = function();
+        if (function != null && (symbol == null || function.length() > symbol.length())) {
+            return call(function);
+        }
         if (symbol != null) {
             at += symbol.length();
-            return new Node(Kind.SYMBOL, 0, symbol, null, null, position);
+            return Node.symbol(symbol, position);
         }
         if (c == 'π' || text.startsWith("pi", at)) {
             at += c == 'π' ? 1 : 2;
-            return new Node(Kind.NUMBER, Math.PI, null, null, null, position);
-        }
-        for (String function : FUNCTIONS) {
-            if (text.startsWith(function, at)) {
-                at += function.length();
-                skip();
-                if (at == text.length() || text.charAt(at) != '(') {
-                    throw trouble("Put what " + function + " works on in brackets: " + function + "(…)");
-                }
-                return new Node(Kind.FUNCTION, 0, function, bracket(), null, position);
-            }
+            return Node.number(Math.PI, "π", position);
         }
         if (Character.isLetter(c)) {
             throw trouble("“" + word() + "” is not a column here. There is "
@@ -153,14 +188,77 @@ final class FormulaReader {
         throw trouble("“" + c + "” has no place here");
     }
 
+    /** The function whose name stands here, where no letter goes on; null otherwise. */
+    private String function() {
+        for (String name : Function.NAMES) {
+            if (text.startsWith(name, at)) {
+                int end = at + name.length();
+                boolean bracket = end < text.length() && (text.charAt(end) == '(' || text.charAt(end) == ' ' || text.charAt(end) == '[');
+                boolean goesOn = end < text.length() && (Character.isLetter(text.charAt(end)) || text.charAt(end) == '_');
+                if (bracket || !goesOn) {
+                    return name;
+                }
+            }
+        }
+        return null;
+    }
+
+    private Node call(String name) {
+        int position = at;
+        Function function = Function.named(name);
+        at += name.length();
+        skip();
+        if (function.most == 0) {
+            return Node.function(name, List.of(), position);
+        }
+        if (at == text.length() || text.charAt(at) != '(' && text.charAt(at) != '[') {
+            throw trouble("Put what " + name + " works on in brackets: " + name + "(…)");
+        }
+        char close = text.charAt(at) == '(' ? ')' : ']';
+        List<Node> args = new ArrayList<>();
+        do {
+            at++;
+            args.add(sum());
+        } while (at < text.length() && (text.charAt(at) == ',' || text.charAt(at) == ';'));
+        if (at >= text.length() || text.charAt(at) != close) {
+            throw trouble("A bracket is not closed");
+        }
+        at++;
+        if (args.size() < function.fewest || args.size() > function.most) {
+            throw new FormulaException(function.most == 1 ? name + " works on one thing only: " + name + "(…)"
+                    : name + " needs " + function.fewest + " things with a semicolon between them: " + name + "(…; …)", position);
+        }
+        return Node.function(name, args, position);
+    }
+
     private Node bracket() {
+        char close = text.charAt(at) == '(' ? ')' : ']';
         at++;
         Node inner = sum();
-        if (at >= text.length() || text.charAt(at) != ')') {
+        if (at >= text.length() || text.charAt(at) != close) {
             throw trouble("A bracket is not closed");
         }
         at++;
         return inner;
+    }
+
+    private Node unit() {
+        int position = at;
+        int end = text.indexOf('"', at + 1);
+        if (end < 0) {
+            throw trouble("The quotes around the unit are not closed");
+        }
+        String name = text.substring(at + 1, end).strip();
+        try {
+            Node node = new Node(Kind.UNIT, 0, name, Units.parse(name), List.of(), position);
+            if (node.unit().offset() != 0) {
+                throw trouble("“" + name + "” can't be calculated with. Use K");
+            }
+            at = end + 1;
+            return node;
+        } catch (cauldron.core.quantity.UnitSyntaxException e) {
+            throw trouble(e.getMessage());
+        }
     }
 
     private Node number() {
@@ -176,11 +274,17 @@ final class FormulaReader {
                 at++;
             }
         }
+        String typed = text.substring(start, at);
         try {
-            return new Node(Kind.NUMBER, Double.parseDouble(text.substring(start, at)), null, null, null, start);
+            Node number = Node.number(Double.parseDouble(typed), typed, start);
+            if (at < text.length() && text.charAt(at) == '°') {
+                at++;
+                return Node.of(Kind.PRODUCT, start, number, new Node(Kind.UNIT, 0, "°", Units.parse("°"), List.of(), at));
+            }
+            return number;
         } catch (NumberFormatException e) {
             at = start;
-            throw trouble("That is not a number");
+            throw trouble("“" + typed + "” is not a number");
         }
     }
 

@@ -138,11 +138,11 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
     private int completeRows(Block.Table block) {
         DataTable table = DataTable.of(table(block));
         int complete = 0;
-        int rows = table.columns().isEmpty() ? 0 : table.columns().get(0).texts().length;
+        int rows = table.columns().isEmpty() ? 0 : table.columns().get(0).values().length;
         for (int row = 0; row < rows; row++) {
             boolean full = true;
             for (DataTable.Column column : table.columns()) {
-                full &= column.calculated() || !column.texts()[row].isBlank() && column.troubles()[row] == null;
+                full &= column.calculated() || !column.text(row).isBlank() && column.troubles()[row] == null;
             }
             complete += full ? 1 : 0;
         }

@@ -55,7 +55,7 @@ class DataTableTest {
                 new String[][] {{"42.0", "26,01"}, {"88.5", ""}}));
         assertThat(table.column("q").unit().symbol()).isEqualTo("s²");
         assertThat(table.column("q").values()[0]).isCloseTo(1.3005 * 1.3005, within(1e-12));
-        assertThat(table.column("q").texts()[1]).isEmpty();
+        assertThat(table.column("q").text(1)).isEmpty();
         assertThat(table.column("w").unit().symbol()).isEqualTo("√m");
         assertThat(table.column("w").values()[0]).isCloseTo(Math.sqrt(0.42), within(1e-12));
     }
