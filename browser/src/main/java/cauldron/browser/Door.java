@@ -1,7 +1,11 @@
 package cauldron.browser;
 
 import cauldron.core.Tree;
-import cauldron.core.analysis.DataTable;
+import cauldron.core.analysis.Comparison;
+import cauldron.core.analysis.Fit;
+import cauldron.core.analysis.FitKind;
+import cauldron.core.analysis.Formula;
+import cauldron.core.analysis.FormulaException;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Inventory;
 import cauldron.core.apparatus.Recipe;
@@ -15,6 +19,7 @@ import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 import cauldron.core.sheet.Progress;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -120,16 +125,46 @@ public final class Door {
         return Float64Array.fromJavaArray(out);
     }
 
-    /** A table worked out. */
+    /** An empty table. */
     @JSExport
-    public static JSObject table(JSObject table) {
-        return Trees.toJs(DataTable.of(Trees.mapFromJs(table)).toTree());
+    public static TableDoor openTable() {
+        return new TableDoor();
     }
 
-    /** A straight line through two columns of a table, or {@code {error}}. */
+    /** The kinds of curve that can be fitted. */
     @JSExport
-    public static JSObject line(JSObject table, String x, String y) {
-        return guarded(() -> DataTable.of(Trees.mapFromJs(table)).line(x, y));
+    public static JSObject fitKinds() {
+        List<Object> list = new ArrayList<>();
+        FitKind.ALL.forEach(k -> list.add(Tree.of("id", k.id(), "name", k.name())));
+        return Trees.toJs(list);
+    }
+
+    /** The parameters of a typed model: {@code {names}}. */
+    @JSExport
+    public static JSObject parameters(String typed, String symbol) {
+        return guarded(() -> Tree.of("names", Fit.parameters(typed, symbol)));
+    }
+
+    /** A formula as MathML: {@code {mathMl}}, or {@code {error, at}}. */
+    @JSExport
+    public static JSObject formula(String typed, String[] symbols) {
+        try {
+            return Trees.toJs(Tree.of("mathMl", Formula.parse(typed, new LinkedHashSet<>(List.of(symbols))).mathMl()));
+        } catch (FormulaException e) {
+            return Trees.toJs(Tree.of("error", e.getMessage(), "at", (double) e.position()));
+        }
+    }
+
+    /** A value held against another, in words, or {@code {error}}; units as typed, NaN for no uncertainty. */
+    @JSExport
+    public static JSObject compare(double value, double u, String unit, double reference, double uReference, String referenceUnit) {
+        return guarded(() -> Comparison.of(value, u, Units.parse(unit), reference, uReference, Units.parse(referenceUnit)));
+    }
+
+    /** A number as typed: {@code {value}}, or {@code {error}}. */
+    @JSExport
+    public static JSObject readNumber(String typed) {
+        return guarded(() -> Tree.of("value", Numbers.read(typed)));
     }
 
     /** A unit as typed: {@code {symbol}} in its printed form, or {@code {error}}. */

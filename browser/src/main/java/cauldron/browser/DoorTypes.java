@@ -22,6 +22,8 @@ final class DoorTypes {
         StringBuilder out = new StringBuilder("// Generated from cauldron.browser.Door; don't edit.\n");
         out.append("export interface RunDoor {\n");
         methods(RunDoor.class, false, out, "  ");
+        out.append("}\n\nexport interface TableDoor {\n");
+        methods(TableDoor.class, false, out, "  ");
         out.append("}\n");
         methods(Door.class, true, out, "export function ");
         Path file = Path.of(args[0]);

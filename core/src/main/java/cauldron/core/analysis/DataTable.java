@@ -296,6 +296,35 @@ public final class DataTable {
         return Statistics.of(need(id).counted(out));
     }
 
+    /**
+     * A column's values counted in bins.
+     *
+     * @param start where the first begins, width of each; NaN: chosen from the values (Freedman and Diaconis, rounded
+     *              to 1, 2 or 5 times a power of ten)
+     * @return {@code {start, width, counts, mean, sd}}
+     */
+    public Map<String, Object> bins(String id, double start, double width) {
+        double[] values = Arrays.stream(need(id).counted(out)).filter(v -> !Double.isNaN(v) && !Double.isInfinite(v)).toArray();
+        Statistics s = Statistics.of(values);
+        if (s.count() == 0) {
+            throw new IllegalArgumentException("There are no values yet");
+        }
+        double w = width > 0 ? width : Histogram.niceWidth(s);
+        double from = Double.isNaN(start) ? w * Math.floor(s.min() / w) : start;
+        double bins = Math.floor((s.max() - from) / w) + 1;
+        if (bins > Histogram.MOST_BINS) {
+            throw new IllegalArgumentException("Bin width: that makes more than " + Histogram.MOST_BINS + " bins. Take a larger one");
+        }
+        double[] counts = new double[(int) Math.max(1, bins)];
+        Histogram.count(values, values.length, from, w, counts);
+        List<Object> list = new ArrayList<>();
+        for (double c : counts) {
+            list.add(c);
+        }
+        return Tree.of("start", from, "width", w, "counts", list, "n", (double) s.count(), "mean", s.mean(), "sd",
+                Double.isNaN(s.sd()) ? null : (Object) s.sd());
+    }
+
     public Map<String, Object> toTree() {
         List<Object> list = new ArrayList<>();
         for (Column c : columns) {

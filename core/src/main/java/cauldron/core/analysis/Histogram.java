@@ -3,6 +3,9 @@ package cauldron.core.analysis;
 /** How many values lie in each of a row of equal bins. A value on a border belongs to the bin above it. */
 public final class Histogram {
 
+    /** More bins than these tell nothing. */
+    static final int MOST_BINS = 500;
+
     private Histogram() {
     }
 
@@ -22,6 +25,18 @@ public final class Histogram {
                 into[(int) bin]++;
             }
         }
+    }
+
+    /** A round width of bins for a list of values. */
+    static double niceWidth(Statistics s) {
+        double iqr = s.upperQuartile() - s.lowerQuartile();
+        double raw = 2 * (iqr > 0 ? iqr : s.max() - s.min()) / Math.cbrt(s.count());
+        if (!(raw > 0)) {
+            return s.max() == 0 ? 1 : Math.abs(s.max()) / 10;
+        }
+        double ten = Math.pow(10, Math.floor(Math.log10(raw)));
+        double lead = raw / ten;
+        return ten * (lead < 1.5 ? 1 : lead < 3.5 ? 2 : lead < 7.5 ? 5 : 10);
     }
 
     /** The share of values above a limit, from 0 to 1; NaN if there are none. */

@@ -1,10 +1,8 @@
 package cauldron.core.analysis;
 
 import cauldron.core.Tree;
-import cauldron.core.quantity.Dimension;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
-import cauldron.core.quantity.Units;
 import java.util.Map;
 import org.hipparchus.stat.regression.SimpleRegression;
 
@@ -52,15 +50,7 @@ public record LineFit(int points, double slope, double intercept, double slopeUn
 
     /** The unit of the slope: coherent where it can be ({@code N/(m/s²)} is {@code kg}). */
     public static Unit slopeUnit(Unit y, Unit x) {
-        Dimension d = y.dimension().over(x.dimension());
-        double factor = y.factor() / x.factor();
-        if (factor == 1) {
-            return Units.coherent(d);
-        }
-        String below = x.symbol();
-        boolean compound = below.indexOf(' ') >= 0 || below.indexOf('/') >= 0;
-        String above = y.symbol().isEmpty() ? "1" : y.symbol();
-        return new Unit(below.isEmpty() ? above : above + "/" + (compound ? "(" + below + ")" : below), d, factor, 0);
+        return FitKind.product(y, 1, x, -1);
     }
 
     /** The fit as people read it, in the columns' own symbols and units. */

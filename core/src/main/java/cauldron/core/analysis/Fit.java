@@ -1,0 +1,233 @@
+package cauldron.core.analysis;
+
+import cauldron.core.Tree;
+import cauldron.core.quantity.Numbers;
+import cauldron.core.quantity.Unit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * A fit asked for on a graph: which columns, which kind of curve, which points. Asked for by
+ * {@code {x, y, kind, formula?, start?: {name: number}, weighted?, from?, to?}}, where kind {@code own} means the
+ * student's formula in the columns' symbols and further letters, which are its parameters.
+ */
+public final class Fit {
+
+    private final DataTable.Column x;
+    private final DataTable.Column y;
+    private final FitKind kind;
+    private final Formula model;
+    private final String symbol;
+    private final CurveFit.Result result;
+    private final int[] rows;
+
+    private Fit(DataTable.Column x, DataTable.Column y, FitKind kind, Formula model, String symbol, CurveFit.Result result,
+                int[] rows) {
+        this.x = x;
+        this.y = y;
+        this.kind = kind;
+        this.model = model;
+        this.symbol = symbol;
+        this.result = result;
+        this.rows = rows;
+    }
+
+    /**
+     * Fits.
+     *
+     * @throws IllegalArgumentException with the reason why there is no fit
+     */
+    public static Fit of(DataTable table, Map<String, Object> asked) {
+        DataTable.Column x = table.need(Tree.text(asked, "x"));
+        DataTable.Column y = table.need(Tree.text(asked, "y"));
+        double from = Tree.number(asked, "from", Double.NEGATIVE_INFINITY);
+        double to = Tree.number(asked, "to", Double.POSITIVE_INFINITY);
+        int[] rows = java.util.stream.IntStream.range(0, x.values().length).filter(i -> !table.out()[i]
+                && isNumber(x.values()[i]) && isNumber(y.values()[i]) && x.values()[i] >= from && x.values()[i] <= to).toArray();
+        double[] xs = new double[rows.length];
+        double[] ys = new double[rows.length];
+        double[] sigma = new double[rows.length];
+        for (int k = 0; k < rows.length; k++) {
+            xs[k] = x.values()[rows[k]];
+            ys[k] = y.values()[rows[k]];
+            sigma[k] = y.uncertainties()[rows[k]];
+        }
+        boolean weighted = Tree.flag(asked, "weighted");
+        if (weighted) {
+            refuseUnsure(sigma, y.symbol());
+        }
+        if (xs.length > 1 && Statistics.of(xs).max() == Statistics.of(xs).min()) {
+            throw new IllegalArgumentException("All points have the same " + x.symbol() + ", so no curve fits");
+        }
+        String kindId = Tree.text(asked, "kind");
+        Map<String, Double> start = new LinkedHashMap<>();
+        FitKind kind = null;
+        Formula model;
+        String symbol = "x";
+        List<String> names;
+        if (kindId.equals("own")) {
+            String typed = Tree.text(asked, "formula", "");
+            symbol = x.symbol();
+            names = parameters(typed, symbol);
+            if (names.isEmpty()) {
+                throw new FormulaException("The formula has no parameters. Use letters for what is to be found, such as a × "
+                        + symbol + " + b", 0);
+            }
+            model = CurveFit.read(typed, symbol, names);
+            Map<String, Object> given = asked.containsKey("start") ? Tree.map(asked, "start") : Map.of();
+            for (String name : names) {
+                if (given.get(name) instanceof Number) {
+                    start.put(name, ((Number) given.get(name)).doubleValue());
+                }
+            }
+        } else {
+            kind = FitKind.get(kindId);
+            names = kind.names();
+            model = CurveFit.read(kind.formula(), "x", names);
+        }
+        CurveFit fit = new CurveFit(model, symbol, names, xs, ys, weighted ? sigma : null);
+        CurveFit.Result result = kind == null ? fit.fit(start, false) : fit.fit(kind.start(xs, ys), true);
+        return new Fit(x, y, kind, model, symbol, kind == null ? result : tidy(kind, result), rows);
+    }
+
+    private static boolean isNumber(double v) {
+        return !Double.isNaN(v) && !Double.isInfinite(v);
+    }
+
+    private static void refuseUnsure(double[] sigma, String symbol) {
+        for (double s : sigma) {
+            if (!(s > 0)) {
+                throw new IllegalArgumentException("To weight the points, each needs an uncertainty of " + symbol
+                        + ". Give the column one, or let all points count alike");
+            }
+        }
+    }
+
+    /** Letters of a typed model that are no functions and not the column's symbol, in the order they come in. */
+    public static List<String> parameters(String typed, String symbol) {
+        Set<String> found = new LinkedHashSet<>();
+        int i = typed.indexOf('=') + 1;
+        while (i < typed.length()) {
+            char c = typed.charAt(i);
+            if (!Character.isLetter(c)) {
+                // 2e5 is a number, not 2 times e5.
+                i += isExponent(typed, i) ? 2 : 1;
+                continue;
+            }
+            int end = i + 1;
+            while (end < typed.length() && c != 'π' && typed.charAt(end) != 'π'
+                    && (Character.isLetterOrDigit(typed.charAt(end)) || typed.charAt(end) == '_')) {
+                end++;
+            }
+            String word = typed.substring(i, end);
+            if (typed.startsWith(symbol, i) && symbol.length() >= word.length()) {
+                i += symbol.length();
+                continue;
+            }
+            if (Function.named(word) == null && !word.equals("π") && !word.equals("pi")) {
+                found.add(word);
+            }
+            i = end;
+        }
+        return new ArrayList<>(found);
+    }
+
+    private static boolean isExponent(String text, int at) {
+        return Character.isDigit(text.charAt(at)) && at + 2 < text.length() && (text.charAt(at + 1) == 'e' || text.charAt(at + 1) == 'E')
+                && (Character.isDigit(text.charAt(at + 2)) || text.charAt(at + 2) == '-' || text.charAt(at + 2) == '+');
+    }
+
+    /** Amplitude, period and width above zero, phase within a turn: the same curve said in the usual way. */
+    private static CurveFit.Result tidy(FitKind kind, CurveFit.Result r) {
+        double[] v = r.values().clone();
+        List<String> names = r.names();
+        if (kind.id().equals("normal")) {
+            v[names.indexOf("σ")] = Math.abs(v[names.indexOf("σ")]);
+        }
+        if (kind.id().endsWith("sine")) {
+            int a = names.indexOf("A");
+            int t = names.indexOf("T");
+            int phase = names.indexOf("φ");
+            if (v[t] < 0) {
+                // sin(−ωx + φ) is −sin(ωx − φ).
+                v[t] = -v[t];
+                v[phase] = -v[phase];
+                v[a] = -v[a];
+            }
+            if (v[a] < 0) {
+                v[a] = -v[a];
+                v[phase] += Math.PI;
+            }
+            v[phase] -= 2 * Math.PI * Math.rint(v[phase] / (2 * Math.PI));
+        }
+        return new CurveFit.Result(names, v, r.uncertainties(), r.points(), r.sumOfSquares(), r.rms(), r.rSquared(), r.centred(),
+                r.fitted());
+    }
+
+    /** What was found, in numbers of the shown units. */
+    public CurveFit.Result result() {
+        return result;
+    }
+
+    /** The unit of a parameter; that of a pure number where it isn't fixed. */
+    public Unit unit(int parameter) {
+        Unit unit = kind == null ? null : kind.parameters().get(parameter).unit(y.unit(), x.unit());
+        return unit == null ? Unit.ONE : unit;
+    }
+
+    /** The curve's heights at places along x, in the shown units. */
+    public double[] curve(double[] at) {
+        return CurveFit.curve(model, symbol, result, at);
+    }
+
+    /** The curve's gradient at a place, in the shown units, by central differences of a millionth of the range. */
+    public double gradient(double at, double range) {
+        double step = 1e-5 * range;
+        double[] ends = curve(new double[] {at - step, at + step});
+        return (ends[1] - ends[0]) / (2 * step);
+    }
+
+    /** As people read it, and the residuals by row. */
+    public Map<String, Object> toTree() {
+        List<Object> parameters = new ArrayList<>();
+        for (int k = 0; k < result.names().size(); k++) {
+            String unit = unit(k).symbol();
+            parameters.add(Tree.of("name", result.names().get(k), "meaning", kind == null ? "" : kind.parameters().get(k).meaning(),
+                    "value", result.values()[k], "uncertainty", Double.isNaN(result.uncertainties()[k]) ? null : (Object) result.uncertainties()[k],
+                    "text", printed(k) + (unit.isEmpty() ? "" : " " + unit), "unit", unit,
+                    "unitNote", kind != null && kind.parameters().get(k).unit(y.unit(), x.unit()) == null));
+        }
+        List<Object> residuals = new ArrayList<>();
+        List<Object> at = new ArrayList<>();
+        for (int k = 0; k < rows.length; k++) {
+            at.add((double) rows[k]);
+            residuals.add(y.values()[rows[k]] - result.fitted()[k]);
+        }
+        return Tree.of("points", (double) result.points(), "parameters", parameters, "equation", equation(), "rSquared",
+                Numbers.fixed(result.rSquared(), 4), "aboutZero", !result.centred(), "rms", Numbers.print(result.rms(), 3)
+                        + (y.unit().symbol().isEmpty() ? "" : " " + y.unit().symbol()), "rows", at, "residuals", residuals);
+    }
+
+    private String printed(int k) {
+        return Numbers.printWithUncertainty(result.values()[k], result.uncertainties()[k]);
+    }
+
+    private String equation() {
+        if (kind == null) {
+            return y.symbol() + " = " + model;
+        }
+        String text = kind.equation().replace("{x}", x.symbol()).replace("{y}", y.symbol());
+        for (int k = 0; k < result.names().size(); k++) {
+            String value = printed(k);
+            String unit = unit(k).symbol();
+            boolean bracket = value.contains("±") || value.startsWith("\u2212");
+            String full = (bracket && !value.startsWith("(") ? "(" + value + ")" : value) + (unit.isEmpty() ? "" : " " + unit);
+            text = text.replace("{" + result.names().get(k) + "}", full);
+        }
+        return text;
+    }
+}
