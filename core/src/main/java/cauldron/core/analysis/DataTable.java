@@ -21,6 +21,8 @@ import java.util.Set;
 public final class DataTable {
 
     private static final int FIGURES = 4;
+    /** A symbol nobody can type. */
+    private static final String WHOLE = "\u0000";
 
     /**
      * One column worked out.
@@ -289,6 +291,19 @@ public final class DataTable {
             throw new IllegalArgumentException("Choose a column for each axis");
         }
         return LineFit.of(x.counted(out), y.values()).toTree(y.symbol(), y.unit(), x.symbol(), x.unit());
+    }
+
+    /**
+     * What a formula gives for a table as a whole, such as a gradient: its first value.
+     *
+     * @param tree    the table
+     * @param formula over the columns' symbols
+     * @return a column with that formula, for its unit, and its trouble if it has one
+     */
+    public static Column whole(Map<String, Object> tree, String formula) {
+        List<Map<String, Object>> columns = new ArrayList<>(Tree.maps(tree, "columns"));
+        columns.add(Tree.of("id", WHOLE, "symbol", WHOLE, "name", WHOLE, "unit", "", "kind", "calculated", "formula", formula));
+        return of(Tree.of("columns", columns, "rows", Tree.maps(tree, "rows"))).column(WHOLE);
     }
 
     /** Statistics of a column, in its unit; rows left out don't count. */

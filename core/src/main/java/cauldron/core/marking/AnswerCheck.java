@@ -14,7 +14,7 @@ public final class AnswerCheck {
 
     /** What was found. */
     public enum Verdict { RIGHT, NOT_A_NUMBER, NO_UNIT, UNREADABLE_UNIT, OTHER_QUANTITY, SIGN, POWER_OF_TEN, UPSIDE_DOWN,
-        KNOWN_SLIP, VALUE }
+        KNOWN_SLIP, VALUE, NOT_YET }
 
     /** The verdict with words for the student. */
     public record Result(Verdict verdict, String feedback) {
@@ -25,7 +25,8 @@ public final class AnswerCheck {
 
         /** Whether it counts as a try: something that can't be read doesn't. */
         public boolean counts() {
-            return verdict != Verdict.NOT_A_NUMBER && verdict != Verdict.NO_UNIT && verdict != Verdict.UNREADABLE_UNIT;
+            return verdict != Verdict.NOT_A_NUMBER && verdict != Verdict.NO_UNIT && verdict != Verdict.UNREADABLE_UNIT
+                    && verdict != Verdict.NOT_YET;
         }
 
         public Map<String, Object> toTree() {
@@ -52,6 +53,10 @@ public final class AnswerCheck {
             unit = Units.parse(typedUnit);
         } catch (IllegalArgumentException e) {
             return new Result(Verdict.UNREADABLE_UNIT, e.getMessage() + ".");
+        }
+        if (Double.isNaN(key.value())) {
+            return new Result(Verdict.NOT_YET, "This is checked against what follows from your own table, and the table"
+                    + " doesn't give it yet. Fill in more rows first.");
         }
         double truth = key.unit().toSi(key.value());
         double given = unit.toSi(number);

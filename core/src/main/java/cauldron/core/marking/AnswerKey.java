@@ -10,12 +10,13 @@ import java.util.Map;
 /**
  * What is right, and which slips are known.
  *
- * @param value     the true number in {@code unit}; NaN where it is the student's own
+ * @param value     the true number in {@code unit}; NaN where it is the student's own, or where it isn't known yet
  * @param own       where the student's own truth is found, or null
+ * @param following how it follows from the student's own table, or null
  * @param tolerance as a share of the value: 0.03 is 3%
  * @param slips     factors by which a wrong answer may be off, with a hint for each
  */
-public record AnswerKey(double value, Own own, Unit unit, double tolerance, List<Slip> slips) {
+public record AnswerKey(double value, Own own, Following following, Unit unit, double tolerance, List<Slip> slips) {
 
     /**
      * A personal value of recordings: a setting, as one option of a choice sets it for the student.
@@ -27,18 +28,27 @@ public record AnswerKey(double value, Own own, Unit unit, double tolerance, List
     public record Own(String films, String choice, String option, String setting) {
     }
 
+    /**
+     * What follows from the student's own table.
+     *
+     * @param table   id of the block
+     * @param formula over the columns' symbols, with one value for all rows: {@code 4π²/slope((t/20)²; L)}
+     */
+    public record Following(String table, String formula) {
+    }
+
     /** An answer {@code factor} times the truth shows this slip. */
     public record Slip(double factor, String hint) {
     }
 
     /** The key for one student, whose own value is known. */
     public AnswerKey with(double ownValue) {
-        return new AnswerKey(ownValue, null, unit, tolerance, slips);
+        return new AnswerKey(ownValue, null, following, unit, tolerance, slips);
     }
 
     /**
      * Reads {@code {value, unit, tolerancePercent, slips: [{factor, hint}]}}; in place of {@code value} may
-     * stand {@code own: {films, choice, option, setting}}.
+     * stand {@code own: {films, choice, option, setting}} or {@code following: {table, formula}}.
      */
     public static AnswerKey fromTree(Map<String, Object> tree) {
         double tolerance = Tree.number(tree, "tolerancePercent");
@@ -55,6 +65,12 @@ public record AnswerKey(double value, Own own, Unit unit, double tolerance, List
             own = new Own(Tree.text(o, "films"), Tree.text(o, "choice", ""), Tree.text(o, "option", ""),
                     Tree.text(o, "setting"));
         }
-        return new AnswerKey(own == null ? Tree.number(tree, "value") : Double.NaN, own, Units.parse(Tree.text(tree, "unit")), tolerance / 100, slips);
+        Following following = null;
+        if (tree.containsKey("following")) {
+            Map<String, Object> f = Tree.map(tree, "following");
+            following = new Following(Tree.text(f, "table"), Tree.text(f, "formula"));
+        }
+        double value = own == null && following == null ? Tree.number(tree, "value") : Double.NaN;
+        return new AnswerKey(value, own, following, Units.parse(Tree.text(tree, "unit")), tolerance / 100, slips);
     }
 }

@@ -2,6 +2,7 @@ package cauldron.core.sheet;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.marking.AnswerKey;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.LinkedHashMap;
@@ -123,6 +124,24 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
         return different.size();
     }
 
+    /**
+     * What is right for this student.
+     *
+     * @param personal the student's own seed
+     */
+    public AnswerKey key(Block.NumberQuestion question, int personal) {
+        AnswerKey.Following following = question.key().following();
+        if (following == null) {
+            return sheet.key(question, personal);
+        }
+        try {
+            return sheet.following(question.key(), table((Block.Table) sheet.block(following.table())));
+        } catch (IllegalArgumentException e) {
+            // A table changed so that nothing follows from it.
+            return question.key().with(Double.NaN);
+        }
+    }
+
     /** Words in a text: runs of letters and digits. */
     public static int words(String text) {
         int n = 0;
@@ -156,14 +175,18 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
         List<Map<String, Object>> rows = new ArrayList<>();
         for (String row : Tree.texts(slot(block.id(), "rows"), "order")) {
             Map<String, Object> cells = new LinkedHashMap<>();
+            Map<String, Object> uncertainties = new LinkedHashMap<>();
             String prefix = "cell/" + row + "/";
             for (Map.Entry<String, Object> entry : slots.entrySet()) {
                 if (entry.getKey().startsWith(prefix)) {
-                    cells.put(entry.getKey().substring(prefix.length()),
-                            Tree.text(slot(block.id(), entry.getKey()), "text", ""));
+                    String column = entry.getKey().substring(prefix.length());
+                    Map<String, Object> cell = slot(block.id(), entry.getKey());
+                    cells.put(column, Tree.text(cell, "text", ""));
+                    uncertainties.put(column, Tree.text(cell, "uncertainty", ""));
                 }
             }
-            rows.add(Tree.of("id", row, "cells", cells));
+            rows.add(Tree.of("id", row, "cells", cells, "uncertainties", uncertainties, "out",
+                    Tree.text(slot(block.id(), "row/" + row), "out", "")));
         }
         return Tree.of("columns", columns.isEmpty() ? block.columns() : columns, "rows", rows);
     }

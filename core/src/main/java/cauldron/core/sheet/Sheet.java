@@ -1,6 +1,7 @@
 package cauldron.core.sheet;
 
 import cauldron.core.Tree;
+import cauldron.core.analysis.DataTable;
 import cauldron.core.marking.AnswerKey;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
@@ -92,6 +93,9 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
     public AnswerKey key(Block.NumberQuestion question, int personal) {
         AnswerKey key = question.key();
         AnswerKey.Own own = key.own();
+        if (key.following() != null) {
+            return following(key, Map.of("rows", List.of()));
+        }
         if (own == null) {
             return key;
         }
@@ -106,6 +110,35 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
         }
         double value = plan.value(own.choice(), own.option(), own.setting(), personal);
         return key.with(unit.toSi(value) / key.unit().factor());
+    }
+
+    /**
+     * What follows from a table; a value that isn't a number where the table doesn't give one yet.
+     *
+     * @param student the table's tree, or one without columns: those of the sheet
+     * @throws IllegalArgumentException where it can never give such a quantity
+     */
+    AnswerKey following(AnswerKey key, Map<String, Object> student) {
+        Block block = block(key.following().table());
+        if (!(block instanceof Block.Table)) {
+            throw new IllegalArgumentException("there is no table “" + key.following().table() + "”");
+        }
+        Map<String, Object> tree = student.containsKey("columns") ? student
+                : Tree.of("columns", ((Block.Table) block).columns(), "rows", Tree.maps(student, "rows"));
+        DataTable.Column found = DataTable.whole(tree, key.following().formula());
+        if (found.trouble() != null) {
+            throw new IllegalArgumentException(found.trouble());
+        }
+        if (!found.unit().sameKind(key.unit())) {
+            throw new IllegalArgumentException("“" + key.following().formula() + "” gives " + found.unit().symbol() + ", not "
+                    + key.unit().symbol());
+        }
+        for (double value : found.values()) {
+            if (!Double.isNaN(value) && !Double.isInfinite(value)) {
+                return key.with(found.unit().toSi(value) / key.unit().factor());
+            }
+        }
+        return key.with(Double.NaN);
     }
 
     private static Block block(Map<String, Object> b, String place) {

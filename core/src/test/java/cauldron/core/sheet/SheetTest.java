@@ -99,6 +99,45 @@ class SheetTest {
                 .isEqualTo(plan.recipe(Map.of("cord", "b"), 7, 3).settings().get("angle"));
     }
 
+    private static Sheet followingFrom(String formula, String unit) {
+        Map<String, Object> table = Tree.of("type", "table", "id", "t", "title", "Readings", "rows", 3.0, "columns",
+                List.of(Tree.of("id", "x", "name", "extension", "symbol", "x", "unit", "cm", "kind", "measured"),
+                        Tree.of("id", "F", "name", "force", "symbol", "F", "unit", "N", "kind", "measured")));
+        return Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 10.0, "apparatus", "pendulum", "parts",
+                List.of(part("one", table, Tree.of("type", "number", "id", "n", "prompt", "How stiff?", "points", 2.0, "key",
+                        Tree.of("following", Tree.of("table", "t", "formula", formula), "unit", unit, "tolerancePercent", 2.0))))));
+    }
+
+    @Test
+    void anAnswerIsMarkedAgainstWhatFollowsFromTheStudentsOwnTable() {
+        Sheet sheet = followingFrom("slope(F; x)", "N/m");
+        Block.NumberQuestion question = (Block.NumberQuestion) sheet.block("n");
+        Map<String, Object> slots = new LinkedHashMap<>();
+        Progress progress = new Progress(sheet, Map.of("t", slots), Map.of());
+        AnswerCheck.Result early = AnswerCheck.check("24", "N/m", progress.key(question, 1));
+        assertThat(early.verdict()).isEqualTo(AnswerCheck.Verdict.NOT_YET);
+        assertThat(early.counts()).isFalse();
+        String[][] typed = {{"1.0", "0.26"}, {"2.0", "0.50"}, {"3.0", "9.99"}, {"4.0", "0.98"}};
+        List<String> order = new ArrayList<>();
+        for (int i = 0; i < typed.length; i++) {
+            order.add("r" + i);
+            slots.put("cell/r" + i + "/x", Tree.of("text", typed[i][0]));
+            slots.put("cell/r" + i + "/F", Tree.of("text", typed[i][1]));
+        }
+        slots.put("rows", Tree.of("order", order));
+        assertThat(AnswerCheck.check("24", "N/m", progress.key(question, 1)).right()).isFalse();
+        slots.put("row/r2", Tree.of("out", "misread the scale"));
+        assertThat(AnswerCheck.check("24", "N/m", progress.key(question, 1)).right()).isTrue();
+        assertThat(AnswerCheck.check("0.24", "N/cm", progress.key(question, 1)).right()).isTrue();
+        assertThat(sheet.forStudent().toString()).doesNotContain("slope");
+    }
+
+    @Test
+    void whatCanNeverFollowIsRefusedWithItsPlace() {
+        assertThatThrownBy(() -> followingFrom("slope(F; x)", "kg")).hasMessage("part one, block n: “slope(F; x)” gives kg s⁻², not kg");
+        assertThatThrownBy(() -> followingFrom("slope(F; y)", "N/m")).hasMessageContaining("“y” is not a column here");
+    }
+
     @Test
     void aKeyThatPointsNowhereIsRefusedWithItsPlace() {
         assertThatThrownBy(() -> asking(Tree.of("films", "x", "setting", "length"), "m"))

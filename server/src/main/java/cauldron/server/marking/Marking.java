@@ -93,7 +93,7 @@ public class Marking {
         }
         Block.NumberQuestion question = (Block.NumberQuestion) opened.sheet().block(blockId);
         AnswerCheck.Result result = AnswerCheck.check(number, unit,
-                opened.sheet().key(question, opened.work().seed()));
+                progress.key(question, opened.work().seed()));
         if (result.counts() && number.length() <= LONGEST && unit.length() <= LONGEST) {
             attempts.save(new Attempt(workId, blockId, number, unit,
                     result.verdict().name().toLowerCase().replace('_', '-'), result.feedback(),
