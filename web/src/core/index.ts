@@ -57,18 +57,7 @@ export interface Recipe {
   actions: { time: number; action: Action }[];
 }
 
-export interface ColumnSpec {
-  id: string; name: string; symbol: string; unit: string; kind: 'label' | 'measured' | 'calculated'; formula?: string;
-}
-export interface TableSpec { columns: ColumnSpec[]; rows: { id: string; cells: Record<string, string> }[] }
-export interface ColumnResult {
-  id: string; symbol: string; unit: string; calculated: boolean; values: (number | null)[]; texts: string[];
-  troubles: (string | null)[]; trouble?: string; troubleAt: number;
-}
-export interface LineResult {
-  points: number; slope: number; intercept: number; slopeText: string; interceptText: string; slopeUnit: string;
-  interceptUnit: string; equation: string; rSquared: string;
-}
+export * from './tables';
 
 export const manifests = door.manifests() as Manifest[];
 export const instruments = door.instruments() as Instrument[];
@@ -104,12 +93,6 @@ export function countUp(run: Run, d: Distribution, index: number, population: nu
     counts: a.subarray(marks + bins + 1),
   };
 }
-export function workOut(table: TableSpec) {
-  return (door.table(table) as { columns: ColumnResult[] }).columns;
-}
-export function fitLine(table: TableSpec, x: string, y: string) {
-  return door.line(table, x, y) as LineResult | Failure;
-}
 export function readUnit(text: string) {
   return door.readUnit(text) as { symbol: string; nice: string } | Failure;
 }
@@ -126,6 +109,13 @@ export function shownBy(instrument: string, si: number, columnUnit: string) {
 export function lightGate(path: { values: Float64Array; n: number; interval: number }, beam: { x1: number; y1: number; x2: number; y2: number }, time: number) {
   const [passages, period] = door.lightGate(path.values, path.n, path.interval, beam.x1, beam.y1, beam.x2, beam.y2, time);
   return { passages, period };
+}
+/** A value held against another, in words; NaN for no uncertainty. */
+export function compareValues(value: number, u: number, unit: string, reference: number, uReference: number, referenceUnit: string) {
+  return door.compare(value, u, unit, reference, uReference, referenceUnit) as { differenceText: string; percentText: string; agree: boolean; words: string } | Failure;
+}
+export function readNumber(typed: string) {
+  return door.readNumber(typed) as { value: number } | Failure;
 }
 export const printFixed = door.printFixed;
 export const printShort = door.printShort;

@@ -1,129 +1,209 @@
-import { Pencil, Plus, Target, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
-import type { ColumnResult, ColumnSpec, TableSpec } from '../core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { ClipboardCopy, Plus, Redo2, Target, Undo2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { MathText } from './MathText';
+import { prettyFormula, type ColumnSpec, type Worked } from '../core';
 import { Button, Symbol } from '../ui';
 import { ColumnDialog } from './ColumnDialog';
-import type { Cell, Reading } from './table';
+import { ColumnMenu } from './ColumnMenu';
+import { FillDialog } from './FillDialog';
+import { PasteDialog } from './PasteDialog';
+import { RowMenu } from './RowMenu';
+import { StatisticsDialog } from './StatisticsDialog';
+import { nextRow, type Cell, type NotebookTable, type Reading } from './table';
+import type { TableOps } from './tableOps';
+import { tableText } from './tableText';
 
 interface Props {
   title: string;
-  table: TableSpec & { cells: Record<string, Cell> };
-  results: ColumnResult[];
+  table: NotebookTable;
+  worked: Worked;
   readOnly: boolean;
   /** The reading that is being shown on the bench, as `row/column`. */
   shown: string | null;
   onCell: (row: string, column: string, text: string) => void;
-  onColumns: (columns: ColumnSpec[]) => void;
   onShow: (key: string, reading: Reading) => void;
   /** The cell that is selected, which the bench's displays can be put into. */
   selected: { row: string; column: string } | null;
   onSelect: (cell: { row: string; column: string } | null) => void;
+  ops: TableOps;
+  history: { undo: () => void; redo: () => void; canUndo: boolean; canRedo: boolean };
   /** Takes what a display shows into a cell; nothing happens where none suits. */
   onTake?: (row: string, column: string) => void;
+  /** A row the graph points at. */
+  goTo?: { row: number } | null;
   children?: React.ReactNode;
 }
 
+/** Height of a row in pixels, and from how many rows on only those in view are drawn. */
+const ROW = 33;
+const MANY = 150;
+
 /** The readings: type, and rows grow; click a value to see how it was read. */
-export function TableView({ title, table, results, readOnly, shown, onCell, onColumns, onShow, selected, onSelect, onTake, children }: Props) {
+export function TableView({ title, table, worked, readOnly, shown, onCell, onShow, selected, onSelect, ops, history, onTake, goTo, children }: Props) {
   const [editing, setEditing] = useState<ColumnSpec | 'new' | null>(null);
-  const grid = useRef<HTMLTableElement>(null);
+  const [pasting, setPasting] = useState<{ text: string; row: number; column: string } | null>(null);
+  const [filling, setFilling] = useState<ColumnSpec | null>(null);
+  const [counting, setCounting] = useState<ColumnSpec | null>(null);
+  const [said, setSaid] = useState('');
+  const box = useRef<HTMLDivElement>(null);
+  const results = worked.columns;
   // An empty row to type in; it becomes a real one with its first character.
-  const next = `r${1 + table.rows.reduce((most, r) => Math.max(most, Number(r.id.slice(1)) || 0), 0)}`;
-  const rows = readOnly ? table.rows : [...table.rows, { id: next, cells: {} }];
+  const rows = readOnly ? table.rows : [...table.rows, { id: nextRow(table.rows.map((r) => r.id)), cells: {} }];
+  const many = rows.length > MANY;
+  const view = useVirtualizer({ count: rows.length, getScrollElement: () => box.current, estimateSize: () => ROW, overscan: 12, enabled: many });
+  const inView = many ? view.getVirtualItems().map((v) => v.index) : rows.map((_, i) => i);
+  const above = many && inView.length ? inView[0] * ROW : 0;
+  const below = many && inView.length ? (rows.length - 1 - inView.at(-1)!) * ROW : 0;
+  const typed = table.columns.flatMap((c, i) => (c.kind === 'measured' || c.kind === 'label' ? [i] : []));
 
   const focus = (row: number, column: number) => {
-    const input = grid.current?.querySelector<HTMLInputElement>(`[data-place="${row}/${column}"]`);
-    input?.focus();
-    input?.select();
+    if (row < 0 || row >= rows.length) return;
+    if (many) view.scrollToIndex(row);
+    const at = () => {
+      const input = box.current?.querySelector<HTMLInputElement>(`[data-place="${row}/${column}"]`);
+      input?.focus();
+      input?.select();
+      return !!input;
+    };
+    if (!at()) requestAnimationFrame(at);
   };
-  const keys = (e: React.KeyboardEvent, row: number, column: number) => {
-    if (e.key === 'Enter' || e.key === 'ArrowDown') { e.preventDefault(); focus(row + 1, column); }
-    if (e.key === 'ArrowUp') { e.preventDefault(); focus(row - 1, column); }
+  useEffect(() => { if (goTo && typed.length) focus(goTo.row, typed[0]); }, [goTo]);
+  const keys = (e: React.KeyboardEvent<HTMLInputElement>, row: number, column: number) => {
+    const input = e.currentTarget;
+    const place = typed.indexOf(column);
+    const all = input.selectionStart === 0 && input.selectionEnd === input.value.length;
+    const go = (r: number, c: number | undefined) => { if (c !== undefined) { e.preventDefault(); focus(r, c); } };
+    if (e.key === 'Enter' || e.key === 'ArrowDown') go(row + 1, column);
+    else if (e.key === 'ArrowUp') go(row - 1, column);
+    else if (e.key === 'ArrowRight' && (all || input.selectionStart === input.value.length)) go(row, typed[place + 1]);
+    else if (e.key === 'ArrowLeft' && (all || input.selectionEnd === 0)) go(row, typed[place - 1]);
+    else if (e.key === 'PageDown') go(Math.min(rows.length - 1, row + 15), column);
+    else if (e.key === 'PageUp') go(Math.max(0, row - 15), column);
+    else if (e.ctrlKey && e.key === 'Home') go(0, typed[0]);
+    else if (e.ctrlKey && e.key === 'End') go(rows.length - 1, typed.at(-1));
+  };
+  const history_ = (e: React.KeyboardEvent) => {
+    if (readOnly || !(e.ctrlKey || e.metaKey)) return;
+    if (e.key === 'z' && !e.shiftKey) { e.preventDefault(); history.undo(); }
+    if (e.key === 'y' || (e.key.toLowerCase() === 'z' && e.shiftKey)) { e.preventDefault(); history.redo(); }
+  };
+  const copy = () => {
+    void navigator.clipboard.writeText(tableText(table, worked, '\t')).then(() => setSaid('Copied, with headings. Paste it into a spreadsheet.'), () => setSaid('The browser doesn’t let the page copy.'));
+  };
+  const names = (column: string) => {
+    const from = typed.findIndex((i) => table.columns[i].id === column);
+    return typed.slice(Math.max(0, from)).map((i) => table.columns[i].name);
   };
   return (
-    <div className="flex h-full min-h-0 flex-col">
-      <div className="flex items-center justify-between px-3 pt-1.5">
-        <h2 className="font-bold">{title}</h2>
+    <div className="flex h-full min-h-0 flex-col" onKeyDown={history_}>
+      <div className="flex items-center gap-0.5 px-3 pt-1.5">
+        <h2 className="mr-auto font-bold">{title}</h2>
+        {!readOnly && <Button small kind="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!history.canUndo} onClick={history.undo}><Undo2 size={14} /></Button>}
+        {!readOnly && <Button small kind="quiet" aria-label="Redo" title="Do it again (Ctrl+Y)" disabled={!history.canRedo} onClick={history.redo}><Redo2 size={14} /></Button>}
+        <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={copy}><ClipboardCopy size={14} /></Button>
         {!readOnly && <Button small kind="quiet" onClick={() => setEditing('new')}><Plus size={14} />Column</Button>}
       </div>
-      <div className="min-h-0 flex-1 overflow-auto px-3 pb-2">
-        <table ref={grid} className="w-full border-collapse">
-          <thead>
-            <tr className="border-b-2 border-ink align-bottom">
+      {said && <p role="status" className="px-3 text-fine text-soft">{said}</p>}
+      <div ref={box} className="min-h-0 flex-1 overflow-auto px-3 pb-2">
+        <table role="grid" aria-label={title} aria-rowcount={rows.length + 1} aria-colcount={table.columns.length} className="w-full border-collapse">
+          <thead className="sticky top-0 z-10 bg-paper">
+            <tr className="align-bottom shadow-[inset_0_-2px_0_var(--ink)]">
+              <th scope="col" className="w-8"><span className="sr-only">Row</span></th>
               {table.columns.map((c, i) => (
                 <th key={c.id} scope="col" className="px-1.5 pb-1 text-left font-semibold">
-                  <span className="block leading-tight">
-                    {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
-                  </span>
-                  <span className="flex items-center gap-1.5 text-fine font-normal text-soft">
-                    {c.kind === 'calculated' ? <span className="whitespace-nowrap"><span className="mono">{c.formula}</span>{results[i]?.unit && `, ${results[i].unit}`}</span> : results[i]?.unit || (c.kind === 'label' ? '\u00a0' : 'no unit')}
-                    {c.kind === 'calculated' && !readOnly && (
-                      <>
-                        <button type="button" aria-label={`Change the column ${c.name}`} title="Change" className="text-indigo" onClick={() => setEditing(c)}><Pencil size={13} /></button>
-                        <button type="button" aria-label={`Remove the column ${c.name}`} title="Remove" onClick={() => onColumns(table.columns.filter((x) => x.id !== c.id))}><Trash2 size={13} /></button>
-                      </>
-                    )}
-                  </span>
+                  {readOnly ? <span className="block leading-tight">{c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}</span> : (
+                    <ColumnMenu column={c} index={i} last={table.columns.length - 1} onChange={() => setEditing(c)} onMove={(to) => ops.moveColumn(i, to)} onRemove={() => ops.setColumns(table.columns.filter((x) => x.id !== c.id))} onFill={() => setFilling(c)} onStatistics={() => setCounting(c)}>
+                      {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
+                    </ColumnMenu>
+                  )}
+                  <HeadNote column={c} unit={results[i]?.unit ?? ''} symbols={table.columns.map((x) => x.symbol)} />
                   {results[i]?.trouble && <span role="alert" className="block max-w-48 text-fine font-normal text-copper">{results[i].trouble}</span>}
                 </th>
               ))}
             </tr>
           </thead>
           <tbody>
-            {rows.map((row, r) => (
-              <tr key={row.id} className="border-b">
-                {table.columns.map((c, i) => {
-                  if (c.kind === 'calculated') {
-                    return <td key={c.id} className="mono bg-stage/60 px-1.5 text-right">{results[i]?.texts[r] ?? ''}</td>;
-                  }
-                  const key = `${row.id}/${c.id}`;
-                  const cell = table.cells[key] ?? { text: '' };
-                  const trouble = results[i]?.troubles[r];
-                  return (
-                    <td key={c.id} className={`relative p-0 ${shown === key ? 'outline-2 -outline-offset-1 outline-copper' : selected?.row === row.id && selected.column === c.id ? 'bg-wash' : ''}`}>
-                      <input
-                        data-place={`${r}/${i}`}
-                        aria-label={`${c.name}, row ${r + 1}${cell.reading ? ', read on the picture' : ''}`}
-                        aria-invalid={!!trouble}
-                        title={trouble ?? (cell.uncertainty ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}` : undefined)}
-                        readOnly={readOnly}
-                        className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
-                        value={cell.text}
-                        placeholder={!readOnly && r === rows.length - 1 && i === 0 ? `next ${c.name}` : ''}
-                        onChange={(e) => onCell(row.id, c.id, e.target.value)}
-                        onClick={() => { if (cell.reading) onShow(key, cell.reading); }}
-                        onFocus={() => onSelect({ row: row.id, column: c.id })}
-                        onKeyDown={(e) => {
-                          // A reading never begins with =, so that key takes what a display shows.
-                          if (e.key === '=' && c.kind === 'measured' && onTake && !readOnly) { e.preventDefault(); onTake(row.id, c.id); return; }
-                          keys(e, r, i);
-                        }}
-                      />
-                      {cell.reading && (
-                        <button type="button" tabIndex={-1} aria-label={`Show how ${cell.text} was read`} onClick={() => onShow(key, cell.reading!)} className="absolute top-2 right-0.5 text-copper">
-                          <Target size={13} />
-                        </button>
-                      )}
-                    </td>
-                  );
-                })}
-              </tr>
-            ))}
+            {above > 0 && <tr aria-hidden style={{ height: above }} />}
+            {inView.map((r) => {
+              const row = rows[r];
+              const real = r < table.rows.length;
+              return (
+                <tr key={row.id} aria-rowindex={r + 2} className={`border-b ${row.out ? 'text-soft line-through decoration-copper' : ''}`} style={{ height: ROW }}>
+                  <th scope="row" className="p-0 font-normal">
+                    {real && !readOnly ? <RowMenu row={row} index={r} last={table.rows.length - 1} ops={ops} /> : <span className="mono text-fine text-soft" title={[row.out && `left out: ${row.out}`, row.note].filter(Boolean).join('\n')}>{r + 1}{row.note && ' ✎'}</span>}
+                  </th>
+                  {table.columns.map((c, i) => {
+                    if (c.kind === 'calculated' || c.kind === 'constant') {
+                      return <td key={c.id} role="gridcell" title={real && results[i] ? results[i].sureness(r) && `${results[i].sureness(r)} ${results[i].unit}` : undefined} className="mono bg-stage/60 px-1.5 text-right">{real && results[i] ? results[i].text(r) : ''}</td>;
+                    }
+                    const key = `${row.id}/${c.id}`;
+                    const cell: Cell = table.cells[key] ?? { text: '' };
+                    const trouble = real && results[i] ? results[i].troubleIn(r) : '';
+                    return (
+                      <td key={c.id} role="gridcell" className={`relative p-0 ${shown === key ? 'outline-2 -outline-offset-1 outline-copper' : selected?.row === row.id && selected.column === c.id ? 'bg-wash' : ''}`}>
+                        <input
+                          data-place={`${r}/${i}`}
+                          aria-label={`${c.name}, row ${r + 1}${row.out ? ', left out' : ''}${cell.reading ? ', read on the picture' : ''}`}
+                          aria-invalid={!!trouble}
+                          title={trouble || (cell.uncertainty ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}` : undefined)}
+                          readOnly={readOnly}
+                          className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
+                          value={cell.text}
+                          placeholder={!readOnly && r === rows.length - 1 && i === typed[0] ? `next ${c.name}` : ''}
+                          onChange={(e) => onCell(row.id, c.id, e.target.value)}
+                          onPaste={(e) => {
+                            const text = e.clipboardData.getData('text/plain');
+                            if (!readOnly && /[\t\n;]|,.*,/.test(text.trim())) { e.preventDefault(); setPasting({ text, row: r, column: c.id }); }
+                          }}
+                          onClick={() => { if (cell.reading) onShow(key, cell.reading); }}
+                          onFocus={() => onSelect({ row: row.id, column: c.id })}
+                          onKeyDown={(e) => {
+                            // A reading never begins with =, so that key takes what a display shows.
+                            if (e.key === '=' && c.kind === 'measured' && onTake && !readOnly) { e.preventDefault(); onTake(row.id, c.id); return; }
+                            keys(e, r, i);
+                          }}
+                        />
+                        {cell.reading && (
+                          <button type="button" tabIndex={-1} aria-label={`Show how ${cell.text} was read`} onClick={() => onShow(key, cell.reading!)} className="absolute top-2 right-0.5 text-copper">
+                            <Target size={13} />
+                          </button>
+                        )}
+                      </td>
+                    );
+                  })}
+                </tr>
+              );
+            })}
+            {below > 0 && <tr aria-hidden style={{ height: below }} />}
           </tbody>
         </table>
       </div>
       {children}
       {editing && (
         <ColumnDialog
-          column={editing === 'new' ? null : editing}
-          table={table}
-          onClose={() => setEditing(null)}
+          column={editing === 'new' ? null : editing} table={table} onClose={() => setEditing(null)}
           onSave={(column) => {
-            onColumns(table.columns.some((c) => c.id === column.id) ? table.columns.map((c) => (c.id === column.id ? column : c)) : [...table.columns, column]);
+            ops.setColumns(table.columns.some((c) => c.id === column.id) ? table.columns.map((c) => (c.id === column.id ? column : c)) : [...table.columns, column]);
             setEditing(null);
           }}
         />
       )}
+      {pasting && <PasteDialog text={pasting.text} columns={names(pasting.column)} onClose={() => setPasting(null)} onPaste={(lines) => { ops.paste(pasting.row, pasting.column, lines); setPasting(null); }} />}
+      {filling && <FillDialog name={filling.name} onClose={() => setFilling(null)} onFill={(texts) => { ops.paste(0, filling.id, texts.map((t) => [t])); setFilling(null); }} />}
+      {counting && <StatisticsDialog columns={table.columns} worked={worked} focus={counting.id} onClose={() => setCounting(null)} />}
     </div>
+  );
+}
+
+/** Below a column's name: its unit, and of a calculated one its formula as it is meant. */
+function HeadNote({ column: c, unit, symbols }: { column: ColumnSpec; unit: string; symbols: string[] }) {
+  const pretty = c.kind === 'calculated' && c.formula ? prettyFormula(c.formula, symbols) : null;
+  return (
+    <span className="flex items-center gap-1.5 text-fine font-normal text-soft">
+      {c.kind === 'calculated' ? <span className="whitespace-nowrap" title={c.formula}>{pretty && 'mathMl' in pretty ? <MathText mathMl={pretty.mathMl} /> : <span className="mono">{c.formula}</span>}{unit && `, ${unit}`}</span>
+        : unit || (c.kind === 'label' ? '\u00a0' : 'no unit')}
+      {c.uncertainty && <span className="whitespace-nowrap">± {c.uncertainty}</span>}
+    </span>
   );
 }

@@ -42,7 +42,7 @@ test('what is typed is there at once, then kept on the server', async () => {
 });
 
 test('what was never sent gives way to what is typed after it; what was sent stays', async () => {
-  const add = (text: string) => outbox.add({ work: 'w', block: 'why', slot: 'answer', value: { text }, time: '' });
+  const add = (text: string) => outbox.add('w', [{ block: 'why', slot: 'answer', value: { text }, time: '' }]);
   const waiting = async () => (await outbox.of('w')).map((e) => e.value.text);
   for (const text of ['a', 'ab', 'abc']) await add(text);
   expect(await waiting()).toEqual(['abc']);

@@ -11,6 +11,8 @@ export type Keeping =
   | { state: 'device'; waiting: number }
   | { state: 'trouble'; waiting: number; reason: string };
 
+export interface Change { slot: string; value: Record<string, unknown> }
+
 export interface Refused { block: string; slot: string; reason: string }
 
 const BATCH = 100;
@@ -65,12 +67,17 @@ export class Journal {
 
   /** Takes an entry in. It is on the page at once, on the device in a moment, then on the server. */
   write(block: string, slot: string, value: Record<string, unknown>) {
-    this.lay(block, slot, value);
+    this.writeAll(block, [{ slot, value }]);
+  }
+
+  /** Takes several entries of one block in together. */
+  writeAll(block: string, changes: Change[]) {
+    this.slots = { ...this.slots, [block]: { ...this.slots[block], ...Object.fromEntries(changes.map((c) => [c.slot, c.value])) } };
     this.keeping = { state: 'sending' };
     this.tell();
     const time = new Date().toISOString();
     this.writes = this.writes
-      .then(() => outbox.add({ work: this.work, block, slot, value, time }))
+      .then(() => outbox.add(this.work, changes.map(({ slot, value }) => ({ block, slot, value, time }))))
       .then(() => this.plan(WAIT_BEFORE_SENDING), (e: unknown) => {
         this.set({ state: 'trouble', waiting: 1, reason: `This device can't store entries (${String(e)}). Don't close the page.` });
       });

@@ -1,10 +1,16 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import 'fake-indexeddb/auto';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeAll, expect, test, vi } from 'vitest';
-import { workOut, type ColumnSpec, type TableSpec } from '../core';
+import { workOut, Worktable, type ColumnSpec, type TableSpec } from '../core';
 import { ColumnDialog } from './ColumnDialog';
-import { GraphView } from './GraphView';
-import type { Cell } from './table';
+import { GraphView } from '../graph/GraphView';
+import { Journal } from './journal';
+import { tableOf, type Cell } from './table';
+import { PasteDialog } from './PasteDialog';
+import { tableOps } from './tableOps';
+import { tableText } from './tableText';
 import { TableView } from './TableView';
+import { useEdits } from './useEdits';
 
 beforeAll(() => {
   vi.stubGlobal('ResizeObserver', class { observe() {} unobserve() {} disconnect() {} });
@@ -31,8 +37,9 @@ function table(...rows: [string, string, string][]): TableSpec & { cells: Record
 }
 
 function show(spec: ReturnType<typeof table>, readOnly = false) {
-  const calls = { cell: vi.fn(), columns: vi.fn(), show: vi.fn() };
-  render(<TableView title="Readings" table={spec} results={workOut(spec)} readOnly={readOnly} shown={null} onCell={calls.cell} onColumns={calls.columns} onShow={calls.show} selected={null} onSelect={() => undefined} />);
+  const calls = { cell: vi.fn(), apply: vi.fn(), show: vi.fn() };
+  const edits = { apply: calls.apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
+  render(<TableView title="Readings" table={spec} worked={workOut(spec)} readOnly={readOnly} shown={null} onCell={calls.cell} ops={tableOps(spec, edits)} history={edits} onShow={calls.show} selected={null} onSelect={() => undefined} />);
   return calls;
 }
 
@@ -45,7 +52,9 @@ test('an empty row waits below and becomes real with its first character', () =>
 test('calculated values and their unit come from the core', () => {
   show(table(['Tern', '42.0', '26,01']));
   expect(screen.getByText('1.301')).toBeTruthy();
-  expect(screen.getByText('t/20').parentElement!.textContent).toBe('t/20, s');
+  const head = screen.getByTitle('t/20');
+  expect(head.querySelector('mfrac')).toBeTruthy();
+  expect(head.textContent).toBe('t20, s');
 });
 
 test('Enter and the arrows go up and down a column', () => {
@@ -96,15 +105,85 @@ test('a new column tells its unit, and its trouble, while it is typed', () => {
 test('the graph draws complete rows only and speaks the columns’ symbols', () => {
   const spec = table(['a', '40', '26'], ['b', '80', '36.5'], ['c', '120', '44.5'], ['d', '', '50']);
   const change = vi.fn();
-  render(<GraphView table={spec} results={workOut(spec)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={change} />);
+  render(<GraphView table={spec} worked={workOut(spec)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={change} />);
   expect(document.querySelectorAll('[data-point]')).toHaveLength(3);
-  expect(screen.getByTestId('equation').textContent).toMatch(/^T = \(.*\) s\/cm · L \+ .* s r² = 0\.99\d+, 3 points$/);
+  expect(screen.getByTestId('equation').textContent).toMatch(/^T = \(.*\) s\/cm · L \+ .* s r² = 0\.99\d+, 3 points $/);
   fireEvent.change(screen.getByLabelText('along'), { target: { value: 't' } });
   expect(change).toHaveBeenCalledWith({ x: 't', y: 'T', line: true });
+  fireEvent.click(screen.getByRole('button', { name: 'Swap the axes' }));
+  expect(change).toHaveBeenLastCalledWith(expect.objectContaining({ x: 'T', y: 'L', fits: [{ kind: 'line', series: 'L' }] }));
 });
 
 test('where no line fits, the graph says why', () => {
   const spec = table(['a', '40', '26'], ['b', '40', '36.5']);
-  render(<GraphView table={spec} results={workOut(spec)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={() => undefined} />);
-  expect(screen.getByTestId('equation').textContent).toContain('same value');
+  render(<GraphView table={spec} worked={workOut(spec)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={() => undefined} />);
+  expect(screen.getByTestId('equation').textContent).toContain('same L');
+});
+
+test('each change can be taken back and done again, typing in a cell as one', async () => {
+  const journal = new Journal('w-undo', {});
+  const start: ColumnSpec[] = columns.slice(1, 3);
+  const seen: { edits?: ReturnType<typeof useEdits> } = {};
+  function Harness() { seen.edits = useEdits(journal, 't', start); return null; }
+  render(<Harness />);
+  const now = () => tableOf(journal, 't', start).rows.map((r) => [r.cells.L, r.cells.t, r.out ?? '']);
+  const ops = () => tableOps(tableOf(journal, 't', start), seen.edits!);
+  act(() => ops().paste(0, 'L', [['1', '2'], ['3', '4', 'too far'], ['5']]));
+  for (const text of ['6', '61', '61.2']) act(() => seen.edits!.apply([{ slot: 'cell/r3/t', value: { text } }], 'cell/r3/t'));
+  act(() => ops().leaveOut('r2', 'slipped'));
+  act(() => ops().moveRow(0, 2));
+  expect(now()).toEqual([['3', '4', 'slipped'], ['5', '61.2', ''], ['1', '2', '']]);
+  act(() => seen.edits!.undo());
+  act(() => seen.edits!.undo());
+  expect(now()).toEqual([['1', '2', ''], ['3', '4', ''], ['5', '61.2', '']]);
+  act(() => seen.edits!.undo());
+  expect(now()[2]).toEqual(['5', '', '']);
+  act(() => seen.edits!.redo());
+  expect(now()[2]).toEqual(['5', '61.2', '']);
+  act(() => seen.edits!.undo());
+  act(() => seen.edits!.undo());
+  expect(now()).toEqual([]);
+  expect(seen.edits!.canUndo).toBe(false);
+});
+
+test('only cells that changed are worked out anew, and all columns stay right', () => {
+  const table1 = table(['a', '40', '26'], ['b', '80', '36.5']);
+  const work = new Worktable();
+  expect([...work.update(table1).column('T')!.values]).toEqual([1.3, 1.825]);
+  const table2 = table(['a', '40', '20'], ['b', '80', '36.5'], ['c', '90', '40']);
+  expect([...work.update(table2).column('T')!.values]).toEqual([1, 1.825, 2]);
+  table2.rows[1].out = 'slipped';
+  table2.columns = [...table2.columns, { id: 'm', name: 'mean', symbol: 'm', unit: '', kind: 'calculated', formula: 'mean(t)' }];
+  expect(work.update(table2).column('m')!.text(0)).toBe('30.00');
+  table2.rows = table2.rows.slice(0, 1);
+  expect([...work.update(table2).column('m')!.values]).toEqual([20]);
+});
+
+test('a copied table has units in its headings and nothing a spreadsheet would run', () => {
+  const spec = table(['=HYPERLINK("x")', '−4.2', '26,01'], ['with, comma', '8', '']);
+  expect(tableText(spec, workOut(spec), ',').split('\r\n')).toEqual([
+    'cord,length L / cm,time t / s,period T / s', '"\'=HYPERLINK(""x"")",-4.2,"26,01",1.301', '"with, comma",8,,',
+  ]);
+});
+
+test('pasting shows first what would be pasted, decimal commas told apart', () => {
+  const paste = vi.fn();
+  render(<PasteDialog text={'1,5;2,5\n3,5;4'} columns={['length', 'time']} onPaste={paste} onClose={() => undefined} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Paste 2 rows' }));
+  expect(paste).toHaveBeenCalledWith([['1.5', '2.5'], ['3.5', '4']]);
+  cleanup();
+  render(<PasteDialog text={'L,t\n1.5,2'} columns={['length']} onPaste={paste} onClose={() => undefined} />);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'the first line is a heading' }));
+  expect(screen.getByText('no column left')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Paste 1 row' }));
+  expect(paste).toHaveBeenLastCalledWith([['1.5', '2']]);
+});
+
+test('box plots, histogram and dots are drawn from the core’s numbers', () => {
+  const spec = table(...Array.from({ length: 12 }, (_, i) => ['', String(i), String(20 + i)] as [string, string, string]));
+  const draw = (show: 'histogram' | 'box' | 'dots') => render(<GraphView table={spec} worked={workOut(spec)} choice={{ y: 't', show, more: ['T'] }} readOnly={false} onChoice={() => undefined} />).container;
+  expect([...draw('histogram').querySelectorAll('[data-bin]')].reduce((n, b) => n + Number(b.getAttribute('data-bin')), 0)).toBe(12);
+  expect(screen.getByTestId('normal')).toBeTruthy();
+  expect(draw('dots').querySelectorAll('[data-dot]')).toHaveLength(12);
+  expect(draw('box').querySelectorAll('[data-box]')).toHaveLength(2);
 });

@@ -23,13 +23,14 @@ export const outbox = {
     return database.waiting.where('work').equals(work).sortBy('order');
   },
 
-  /** Adds an entry; one of the same slot that was never sent gives way to it. */
-  async add(entry: Omit<Waiting, 'id' | 'order' | 'sent'>): Promise<void> {
+  /** Adds entries; those of the same slots that were never sent give way to them. */
+  async add(work: string, entries: Pick<Waiting, 'block' | 'slot' | 'value' | 'time'>[]): Promise<void> {
     await database.transaction('rw', database.waiting, async () => {
-      const all = await database.waiting.where('work').equals(entry.work).sortBy('order');
-      const older = all.find((w) => !w.sent && w.block === entry.block && w.slot === entry.slot);
-      if (older) await database.waiting.delete(older.id);
-      await database.waiting.add({ ...entry, id: crypto.randomUUID(), order: (all.at(-1)?.order ?? 0) + 1, sent: false });
+      const all = await database.waiting.where('work').equals(work).sortBy('order');
+      const slots = new Set(entries.map((e) => `${e.block}\n${e.slot}`));
+      await database.waiting.bulkDelete(all.filter((w) => !w.sent && slots.has(`${w.block}\n${w.slot}`)).map((w) => w.id));
+      const last = all.at(-1)?.order ?? 0;
+      await database.waiting.bulkAdd(entries.map((e, i) => ({ ...e, work, id: crypto.randomUUID(), order: last + 1 + i, sent: false })));
     });
   },
 

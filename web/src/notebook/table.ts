@@ -1,4 +1,4 @@
-import type { ColumnSpec, TableSpec } from '../core';
+import type { ColumnSpec, RowSpec, TableSpec } from '../core';
 import type { Placing } from '../instruments/placing';
 import type { Journal } from './journal';
 
@@ -6,20 +6,31 @@ import type { Journal } from './journal';
 export interface Reading { trial: string; frame: number; view?: string; instruments: Placing }
 /** What was typed, how far it may be off (in the column's unit, as typed), and how it was read. */
 export interface Cell { text: string; uncertainty?: string; reading?: Reading }
+/** What is said of a row: why it is left out, and a note. */
+export interface RowWords { out?: string; note?: string }
+export type NotebookTable = TableSpec & { cells: Record<string, Cell> };
 
 /** A table of the notebook as the core takes it, from the journal's slots. */
-export function tableOf(journal: Journal, block: string, start: ColumnSpec[]): TableSpec & { cells: Record<string, Cell> } {
+export function tableOf(journal: Journal, block: string, start: ColumnSpec[]): NotebookTable {
   const slots = journal.all()[block] ?? {};
   const columns = (slots.columns?.columns as ColumnSpec[] | undefined) ?? start;
   const order = (slots.rows?.order as string[] | undefined) ?? [];
   const cells: Record<string, Cell> = {};
-  const rows = order.map((id) => ({
-    id,
-    cells: Object.fromEntries(columns.filter((c) => c.kind !== 'calculated').map((c) => {
+  const typed = columns.filter((c) => c.kind !== 'calculated' && c.kind !== 'constant');
+  const rows = order.map((id) => {
+    const row: RowSpec = { id, cells: {}, ...(slots[`row/${id}`] as RowWords | undefined) };
+    for (const c of typed) {
       const cell = (slots[`cell/${id}/${c.id}`] ?? { text: '' }) as unknown as Cell;
       cells[`${id}/${c.id}`] = cell;
-      return [c.id, cell.text];
-    })),
-  }));
+      row.cells[c.id] = cell.text;
+      if (cell.uncertainty) (row.uncertainties ??= {})[c.id] = cell.uncertainty;
+    }
+    return row;
+  });
   return { columns, rows, cells };
+}
+
+/** A fresh row's id. */
+export function nextRow(order: string[]) {
+  return `r${1 + order.reduce((most, id) => Math.max(most, Number(id.slice(1)) || 0), 0)}`;
 }

@@ -1,15 +1,18 @@
 import { useMemo, useRef, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { Schemas } from '../api/client';
-import { uncertaintyOf, workOut } from '../core';
+import { uncertaintyOf, Worktable } from '../core';
 import { EmptyBench } from '../films/FilmBench';
 import { lying } from '../instruments/placing';
 import { displayFor, displays, type InstrumentState } from '../instruments/useInstruments';
 import { CellBar } from '../notebook/CellBar';
-import { GraphView, type GraphChoice } from '../notebook/GraphView';
+import { GraphView } from '../graph/GraphView';
+import type { GraphChoice } from '../graph/model';
 import type { Journal } from '../notebook/journal';
 import { tableOf, type Cell, type Reading } from '../notebook/table';
+import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
+import { useEdits } from '../notebook/useEdits';
 import { Button } from '../ui';
 import { FilmDesk, type FilmPlace } from './FilmDesk';
 import { LabBench, type BenchNow } from './LabBench';
@@ -25,6 +28,9 @@ interface Props {
   readOnly: boolean;
   open: boolean;
 }
+
+const NO_COLUMNS: never[] = [];
+const FRESH: GraphChoice = { origin: true };
 
 type Kind = 'films' | 'bench' | 'table' | 'graph';
 
@@ -57,9 +63,14 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const instruments = useRef<InstrumentState | null>(null);
   const liveBench = useRef<BenchNow | null>(null);
 
-  const table = tableBlock && tableOf(journal, tableBlock.id, tableBlock.columns);
-  const results = useMemo(() => (table ? workOut(table) : []), [journal.all(), tableBlock]);
-  const choice = (graphBlock && journal.read<GraphChoice>(graphBlock.id, 'view')) || { origin: true };
+  const worktable = useMemo(() => new Worktable(), [tableBlock?.id]);
+  const slots = tableBlock && journal.all()[tableBlock.id];
+  const table = useMemo(() => tableBlock && tableOf(journal, tableBlock.id, tableBlock.columns), [slots, tableBlock?.id]);
+  const worked = useMemo(() => worktable.update(table ?? { columns: [], rows: [] }), [table, worktable]);
+  const results = worked.columns;
+  const edits = useEdits(journal, tableBlock?.id ?? '', tableBlock?.columns ?? NO_COLUMNS);
+  const [goTo, setGoTo] = useState<{ row: number } | null>(null);
+  const choice = (graphBlock && journal.read<GraphChoice>(graphBlock.id, 'view')) || FRESH;
   const place = (id: string): FilmPlace => places[id] ?? { trial: null, view: '', frame: 0, placing: {} };
   const unitOf = (column: string) => results.find((r) => r.id === column)?.unit ?? '';
 
@@ -74,8 +85,9 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
     return liveBench.current?.reading();
   };
   const write = (row: string, column: string, cell: Cell) => {
-    if (!table!.rows.some((r) => r.id === row)) journal.write(tableBlock!.id, 'rows', { order: [...table!.rows.map((r) => r.id), row] });
-    journal.write(tableBlock!.id, `cell/${row}/${column}`, { ...cell });
+    const order = table!.rows.map((r) => r.id);
+    const slot = `cell/${row}/${column}`;
+    edits.apply([...(order.includes(row) ? [] : [{ slot: 'rows', value: { order: [...order, row] } }]), { slot, value: { ...cell } }], slot);
     setAsked(null);
     setHint('');
   };
@@ -151,8 +163,8 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
               <div className="flex h-full min-h-0 flex-col">
                 {tables.length > 1 && <Tabs label="Tables" items={tables.map((t) => ({ id: t.id, name: t.title }))} current={tableBlock!.id} onChoose={(id) => { setSelected(null); chooseTable(id); }} />}
                 <TableView
-                  key={tableBlock!.id} title={tableBlock!.title} table={table} results={results} readOnly={readOnly} shown={asked?.key ?? null}
-                  onCell={type} onShow={show} onColumns={(columns) => journal.write(tableBlock!.id, 'columns', { columns })}
+                  key={tableBlock!.id} title={tableBlock!.title} table={table} worked={worked} readOnly={readOnly} shown={asked?.key ?? null}
+                  onCell={type} onShow={show} ops={tableOps(table, edits)} history={edits} goTo={goTo}
                   selected={selected} onSelect={(c) => { setHint(''); setSelected(c); }} onTake={(row, col) => take(row, col)}
                 >
                   <p role="status" className="px-3 text-fine text-copper">{hint}</p>
@@ -175,7 +187,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
               <div className="flex h-full min-h-0 flex-col">
                 {graphs.filter((g) => g.table === tableBlock!.id).length > 1 && <Tabs label="Graphs" items={graphs.filter((g) => g.table === tableBlock!.id).map((g, i) => ({ id: g.id, name: `Graph ${i + 1}` }))} current={graphBlock.id} onChoose={chooseGraph} />}
                 <div className="min-h-0 flex-1">
-                  <GraphView key={graphBlock.id} table={table} results={results} choice={choice} readOnly={readOnly} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
+                  <GraphView key={graphBlock.id} table={table} worked={worked} choice={choice} readOnly={readOnly} onGoTo={(row) => setGoTo({ row })} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
                 </div>
               </div>
             )}

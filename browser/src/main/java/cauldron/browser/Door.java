@@ -6,6 +6,7 @@ import cauldron.core.analysis.Fit;
 import cauldron.core.analysis.FitKind;
 import cauldron.core.analysis.Formula;
 import cauldron.core.analysis.FormulaException;
+import cauldron.core.analysis.Series;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Inventory;
 import cauldron.core.apparatus.Recipe;
@@ -159,6 +160,12 @@ public final class Door {
     @JSExport
     public static JSObject compare(double value, double u, String unit, double reference, double uReference, String referenceUnit) {
         return guarded(() -> Comparison.of(value, u, Units.parse(unit), reference, uReference, Units.parse(referenceUnit)));
+    }
+
+    /** A series of typed numbers: {@code {texts}}, or {@code {error}}. */
+    @JSExport
+    public static JSObject series(String start, String step, String end) {
+        return guarded(() -> Tree.of("texts", Series.of(start, step, end)));
     }
 
     /** A number as typed: {@code {value}}, or {@code {error}}. */

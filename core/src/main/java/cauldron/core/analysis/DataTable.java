@@ -316,7 +316,8 @@ public final class DataTable {
      *
      * @param start where the first begins, width of each; NaN: chosen from the values (Freedman and Diaconis, rounded
      *              to 1, 2 or 5 times a power of ten)
-     * @return {@code {start, width, counts, mean, sd}}
+     * @return {@code {start, width, counts, n, mean, sd, normal}}, the last being heights of the normal curve with that
+     *         mean, standard deviation and area, at {@link Histogram#PLACES} places from the first bin to the last
      */
     public Map<String, Object> bins(String id, double start, double width) {
         double[] values = Arrays.stream(need(id).counted(out)).filter(v -> !Double.isNaN(v) && !Double.isInfinite(v)).toArray();
@@ -336,7 +337,11 @@ public final class DataTable {
         for (double c : counts) {
             list.add(c);
         }
-        return Tree.of("start", from, "width", w, "counts", list, "n", (double) s.count(), "mean", s.mean(), "sd",
+        List<Object> normal = new ArrayList<>();
+        for (double h : Histogram.normal(s, from, w, counts.length)) {
+            normal.add(h);
+        }
+        return Tree.of("start", from, "width", w, "normal", normal, "counts", list, "n", (double) s.count(), "mean", s.mean(), "sd",
                 Double.isNaN(s.sd()) ? null : (Object) s.sd());
     }
 

@@ -5,6 +5,7 @@ public final class Histogram {
 
     /** More bins than these tell nothing. */
     static final int MOST_BINS = 500;
+    static final int PLACES = 121;
 
     private Histogram() {
     }
@@ -25,6 +26,19 @@ public final class Histogram {
                 into[(int) bin]++;
             }
         }
+    }
+
+    /** Heights of the normal curve that a histogram would follow; none where there is no scatter. */
+    static double[] normal(Statistics s, double start, double width, int bins) {
+        if (!(s.sd() > 0)) {
+            return new double[0];
+        }
+        double[] heights = new double[PLACES];
+        for (int i = 0; i < PLACES; i++) {
+            double z = (start + width * bins * i / (PLACES - 1) - s.mean()) / s.sd();
+            heights[i] = s.count() * width / (s.sd() * Math.sqrt(2 * Math.PI)) * Math.exp(-0.5 * z * z);
+        }
+        return heights;
     }
 
     /** A round width of bins for a list of values. */

@@ -41,15 +41,35 @@ class StatisticsTest {
         return DataTable.of(data);
     }
 
+    /** Two hundred values spread as a normal law about 5 with 1. */
+    private static double[] own() {
+        cauldron.core.Chance chance = new cauldron.core.Chance(3);
+        return java.util.stream.IntStream.range(0, 200).mapToDouble(i -> 5 + chance.exactNormal()).toArray();
+    }
+
     @Test
     void binsTakeEveryValueOnceAndAreRound() {
         DataTable t = times(0.21, 0.22, 0.19, 0.25, 0.20, 0.24, 0.23, 0.31);
         Map<String, Object> own = t.bins("t", Double.NaN, Double.NaN);
         assertThat(((List<?>) own.get("counts")).stream().mapToDouble(c -> (Double) c).sum()).isEqualTo(8);
         assertThat((Double) own.get("width")).isIn(0.02, 0.05);
+        // The area under the normal curve is that of the histogram, but for what lies outside.
+        List<?> normal = (List<?>) times(own()).bins("t", 0.0, 0.25).get("normal");
+        double area = normal.stream().mapToDouble(h -> (Double) h).sum() / normal.size();
+        assertThat(normal).hasSize(121);
+        assertThat(area * ((List<?>) times(own()).bins("t", 0.0, 0.25).get("counts")).size()).isCloseTo(200 * 1.0, within(6.0));
         Map<String, Object> asked = t.bins("t", 0.15, 0.1);
         assertThat(asked.get("counts")).isEqualTo(List.of(6.0, 2.0));
         assertThatThrownBy(() -> t.bins("t", Double.NaN, 1e-6)).hasMessageContaining("more than 500 bins");
+    }
+
+    @Test
+    void aSeriesKeepsItsDecimalsAndEndsWhereItShould() {
+        assertThat(Series.of("0", "0.10", "0.3")).containsExactly("0.00", "0.10", "0.20", "0.30");
+        assertThat(Series.of("5", "-2", "0")).containsExactly("5", "3", "1");
+        assertThatThrownBy(() -> Series.of("0", "-1", "5")).hasMessageContaining("Step: must lead from 0 towards 5");
+        assertThatThrownBy(() -> Series.of("0", "1e-9", "5")).hasMessageContaining("more than 10000 rows");
+        assertThatThrownBy(() -> Series.of("a", "1", "5")).hasMessageStartingWith("From: ");
     }
 
     @Test

@@ -1,0 +1,121 @@
+/** Tables, formulas and fits, as the core works them out. */
+import * as door from './generated/cauldron-core.js';
+import type { TableDoor } from './generated/cauldron-core';
+import type { Failure } from './index';
+
+export interface ColumnSpec {
+  id: string; name: string; symbol: string; unit: string; kind: 'label' | 'measured' | 'constant' | 'calculated';
+  formula?: string;
+  /** The value of a constant, as typed. */
+  constant?: string;
+  /** Of all cells that have none of their own, as typed. */
+  uncertainty?: string;
+  decimals?: number; figures?: number; description?: string;
+}
+export interface RowSpec {
+  id: string; cells: Record<string, string>; uncertainties?: Record<string, string>;
+  /** Why the row is left out, if it is. */
+  out?: string;
+  note?: string;
+}
+export interface TableSpec { columns: ColumnSpec[]; rows: RowSpec[] }
+/** A column worked out. Values are in its unit, NaN where there is none. */
+export interface ColumnResult {
+  id: string; symbol: string; unit: string; calculated: boolean; trouble: string | null; troubleAt: number;
+  values: Float64Array; uncertainties: Float64Array;
+  text(row: number): string; sureness(row: number): string; troubleIn(row: number): string;
+}
+export interface FitAsked {
+  x: string; y: string; kind: string; formula?: string; start?: Record<string, number>; weighted?: boolean; from?: number; to?: number;
+}
+export interface FitParameter { name: string; meaning: string; value: number; uncertainty: number | null; text: string; unit: string; unitNote: boolean }
+export interface FitResult {
+  points: number; parameters: FitParameter[]; equation: string; rSquared: string; aboutZero: boolean; rms: string;
+  rows: number[]; residuals: number[]; curve: (number | null)[];
+}
+export interface Bins { start: number; width: number; counts: number[]; n: number; mean: number; sd: number | null; normal: number[] }
+export type Statistics = { count: number; unit: string } & Record<'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError', number | null>
+  & Record<`${'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError'}Text`, string>;
+
+export const fitKinds = door.fitKinds() as { id: string; name: string }[];
+
+/** A table at one moment, with what can be asked of it. */
+export class Worked {
+  constructor(private readonly door: TableDoor, readonly columns: ColumnResult[]) {}
+
+  column(id: string) { return this.columns.find((c) => c.id === id); }
+  /** A fit, with the curve's heights at so many places. */
+  fit(asked: FitAsked, from: number, to: number, places: number) { return this.door.fit(asked, from, to, places) as FitResult | Failure; }
+  statistics(column: string) { return this.door.statistics(column) as Statistics | Failure; }
+  bins(column: string, start = NaN, width = NaN) { return this.door.bins(column, start, width) as Bins | Failure; }
+  tangent(x: string, y: string, at: number, fit: FitAsked | null) {
+    return this.door.tangent(x, y, at, fit) as { at: number; height: number; gradient: number; text: string } | Failure;
+  }
+  area(x: string, y: string, from: number, to: number) {
+    return this.door.area(x, y, from, to) as { area: number; text: string; from: number; to: number } | Failure;
+  }
+}
+
+/** A table that is worked out again and again; only cells that have changed go to the core. */
+export class Worktable {
+  private readonly door: TableDoor = door.openTable();
+  private cells = new Map<string, string[]>();
+  private sure = new Map<string, string[]>();
+  private out: boolean[] = [];
+  private shape = '';
+
+  update(spec: TableSpec): Worked {
+    const n = spec.rows.length;
+    const shape = JSON.stringify([spec.columns, n]);
+    if (shape !== this.shape) {
+      this.shape = shape;
+      this.door.shape(spec.columns, n);
+    }
+    for (const c of spec.columns) {
+      if (c.kind === 'calculated' || c.kind === 'constant') { this.cells.delete(c.id); continue; }
+      const typed = this.cells.get(c.id) ?? [];
+      const sure = this.sure.get(c.id) ?? [];
+      typed.length = Math.min(typed.length, n);
+      for (let i = 0; i < n; i++) {
+        const row = spec.rows[i];
+        const text = row.cells[c.id] ?? '';
+        const u = row.uncertainties?.[c.id] ?? '';
+        if (typed[i] === text && sure[i] === u) continue;
+        this.door.set(c.id, i, text, u);
+        typed[i] = text;
+        sure[i] = u;
+      }
+      this.cells.set(c.id, typed);
+      this.sure.set(c.id, sure);
+    }
+    this.out.length = Math.min(this.out.length, n);
+    spec.rows.forEach((row, i) => {
+      if (this.out[i] === !!row.out) return;
+      this.out[i] = !!row.out;
+      this.door.leaveOut(i, this.out[i]);
+    });
+    this.door.work();
+    return new Worked(this.door, spec.columns.map((_, i) => ({
+      ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt'>),
+      values: this.door.values(i), uncertainties: this.door.uncertainties(i),
+      text: (row: number) => this.door.text(i, row), sureness: (row: number) => this.door.sureness(i, row), troubleIn: (row: number) => this.door.trouble(i, row),
+    })));
+  }
+}
+
+/** A table worked out once. */
+export function workOut(spec: TableSpec) {
+  return new Worktable().update(spec);
+}
+/** The letters of a typed model that a fit would find. */
+export function parametersOf(typed: string, symbol: string) {
+  return (door.parameters(typed, symbol) as { names: string[] }).names;
+}
+/** Texts from start to end by a step, with as many decimals as were typed. */
+export function seriesOf(start: string, step: string, end: string) {
+  return door.series(start, step, end) as { texts: string[] } | Failure;
+}
+/** A formula as MathML, or what is wrong with it and where. */
+export function prettyFormula(typed: string, symbols: string[]) {
+  return door.formula(typed, symbols) as { mathMl: string } | { error: string; at: number };
+}

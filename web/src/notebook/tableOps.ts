@@ -1,0 +1,52 @@
+import type { ColumnSpec } from '../core';
+import type { Change } from './journal';
+import { nextRow, type NotebookTable, type RowWords } from './table';
+import type { Edits } from './useEdits';
+
+/** What can be done to a table besides typing; each is one step that can be taken back. */
+export function tableOps(table: NotebookTable, edits: Edits) {
+  const order = table.rows.map((r) => r.id);
+  const rows = (next: string[]): Change => ({ slot: 'rows', value: { order: next } });
+  const columns = (next: ColumnSpec[]): Change => ({ slot: 'columns', value: { columns: next } });
+  const words = (row: string): RowWords => {
+    const found = table.rows.find((r) => r.id === row);
+    return { ...(found?.out && { out: found.out }), ...(found?.note && { note: found.note }) };
+  };
+  /** So many rows from one on, new ones where there are none. */
+  const rowsFrom = (at: number, count: number) => {
+    const next = [...order];
+    while (next.length < at + count) next.push(nextRow(next));
+    return next;
+  };
+  return {
+    setColumns: (next: ColumnSpec[]) => edits.apply([columns(next)]),
+    moveColumn: (from: number, to: number) => {
+      const next = [...table.columns];
+      next.splice(to, 0, ...next.splice(from, 1));
+      edits.apply([columns(next)]);
+    },
+    insertRow: (at: number) => edits.apply([rows([...order.slice(0, at), nextRow(order), ...order.slice(at)])]),
+    deleteRow: (row: string) => edits.apply([rows(order.filter((r) => r !== row))]),
+    moveRow: (from: number, to: number) => {
+      const next = [...order];
+      next.splice(to, 0, ...next.splice(from, 1));
+      edits.apply([rows(next)]);
+    },
+    leaveOut: (row: string, reason: string) => edits.apply([{ slot: `row/${row}`, value: { ...words(row), out: reason } }]),
+    note: (row: string, note: string) => edits.apply([{ slot: `row/${row}`, value: { ...words(row), note } }]),
+    /** Writes lines of texts, from a cell on, into the columns that can be typed in. */
+    paste: (at: number, column: string, lines: string[][]) => {
+      const typed = table.columns.filter((c) => c.kind === 'measured' || c.kind === 'label');
+      const first = Math.max(0, typed.findIndex((c) => c.id === column));
+      const next = rowsFrom(at, lines.length);
+      const changes: Change[] = next.length > order.length ? [rows(next)] : [];
+      lines.forEach((line, i) => line.forEach((text, j) => {
+        const c = typed[first + j];
+        if (c) changes.push({ slot: `cell/${next[at + i]}/${c.id}`, value: { text: text.trim() } });
+      }));
+      edits.apply(changes);
+    },
+  };
+}
+
+export type TableOps = ReturnType<typeof tableOps>;
