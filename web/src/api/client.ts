@@ -51,6 +51,22 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
   return result.data as T;
 }
 
+/** A file that the server makes of something, or a {@link Problem}. */
+export async function askFile(path: string, body: unknown): Promise<Blob> {
+  if (!token()) await fetch('/api/me');
+  let response: Response;
+  try {
+    response = await fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json', ...csrfHeader() }, body: JSON.stringify(body) });
+  } catch {
+    throw new Problem(0, "The server can't be reached just now. Check the network, then try again.");
+  }
+  if (!response.ok) {
+    const problem = (await response.json().catch(() => ({}))) as { detail?: string; field?: string };
+    throw new Problem(response.status, problem.detail ?? fallback(response.status), problem.field);
+  }
+  return response.blob();
+}
+
 function fallback(status: number) {
   if (status === 401) return 'You are signed out. Sign in again to go on.';
   if (status === 403) return 'Your account may not do this.';

@@ -16,7 +16,7 @@ export function FitMenu({ x, ys, choice, onChoice }: { x?: GraphColumn; ys: Grap
     <Popover.Root>
       <Popover.Trigger asChild><Button small>Fits{fits.length > 0 && `, ${fits.length}`}</Button></Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="top" sideOffset={6} align="end" collisionPadding={8} className="z-40 flex max-h-(--radix-popover-content-available-height) w-96 flex-col gap-3 overflow-auto rounded-house border bg-sheet p-3 text-ink" aria-label="Fits">
+        <Popover.Content side="top" sideOffset={6} align="start" collisionPadding={8} className="z-40 flex max-h-(--radix-popover-content-available-height) w-96 flex-col gap-3 overflow-auto rounded-house border bg-sheet p-3 text-ink" aria-label="Fits">
           {fits.length === 0 && <p className="text-soft">No curve is fitted yet. Add one and choose its kind.</p>}
           {fits.map((f, i) => (
             <fieldset key={i} className="flex flex-col gap-2 border-b pb-3">

@@ -9,6 +9,7 @@ import { ColumnMenu } from './ColumnMenu';
 import { FillDialog } from './FillDialog';
 import { PasteDialog } from './PasteDialog';
 import { RowMenu } from './RowMenu';
+import { SaveTable } from './SaveTable';
 import { StatisticsDialog } from './StatisticsDialog';
 import { nextRow, type Cell, type NotebookTable, type Reading } from './table';
 import type { TableOps } from './tableOps';
@@ -102,6 +103,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
         {!readOnly && <Button small kind="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!history.canUndo} onClick={history.undo}><Undo2 size={14} /></Button>}
         {!readOnly && <Button small kind="quiet" aria-label="Redo" title="Do it again (Ctrl+Y)" disabled={!history.canRedo} onClick={history.redo}><Redo2 size={14} /></Button>}
         <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={copy}><ClipboardCopy size={14} /></Button>
+        <SaveTable title={title} table={table} worked={worked} />
         {!readOnly && <Button small kind="quiet" onClick={() => setEditing('new')}><Plus size={14} />Column</Button>}
       </div>
       {said && <p role="status" className="px-3 text-fine text-soft">{said}</p>}

@@ -1,19 +1,29 @@
 import Papa from 'papaparse';
 import type { TableSpec, Worked } from '../core';
 
-/** A table as text, units in the headings, cells that a spreadsheet would take for formulas made harmless. */
-export function tableText(table: TableSpec, worked: Worked, delimiter: string) {
-  const head = table.columns.map((c, i) => {
+/** Headings with units, and what stands in each cell: numbers as numbers, what is no number as text. */
+export function tableCells(table: TableSpec, worked: Worked): { headings: string[]; rows: (string | number | null)[][] } {
+  const out = table.rows.some((r) => r.out);
+  const notes = table.rows.some((r) => r.note);
+  const headings = table.columns.map((c, i) => {
     const unit = worked.columns[i]?.unit;
     return c.kind === 'label' ? c.name : `${c.name} ${c.symbol}${unit ? ` / ${unit}` : ''}`;
   });
-  const out = table.rows.some((r) => r.out);
-  const notes = table.rows.some((r) => r.note);
-  const lines = table.rows.map((row, r) => [
-    ...table.columns.map((c, i) => (c.kind === 'label' ? (row.cells[c.id] ?? '') : (worked.columns[i]?.text(r) ?? '').replace('\u2212', '-'))),
-    ...(out ? [row.out ?? ''] : []), ...(notes ? [row.note ?? ''] : []),
+  const rows = table.rows.map((row, r) => [
+    ...table.columns.map((c, i) => {
+      const value = worked.columns[i]?.values[r];
+      return c.kind !== 'label' && Number.isFinite(value) ? value : (row.cells[c.id] || null);
+    }),
+    ...(out ? [row.out || null] : []), ...(notes ? [row.note || null] : []),
   ]);
-  return Papa.unparse([[...head, ...(out ? ['left out because'] : []), ...(notes ? ['note'] : [])], ...lines], {
+  return { headings: [...headings, ...(out ? ['left out because'] : []), ...(notes ? ['note'] : [])], rows };
+}
+
+/** A table as text (RFC 4180), as it is shown; cells that a spreadsheet would take for formulas are made harmless. */
+export function tableText(table: TableSpec, worked: Worked, delimiter: string) {
+  const { headings, rows } = tableCells(table, worked);
+  const lines = rows.map((row, r) => row.map((cell, i) => (typeof cell === 'number' ? worked.columns[i].text(r).replace('\u2212', '-') : cell)));
+  return Papa.unparse([headings, ...lines], {
     // A negative number is no formula; anything else that begins like one is.
     delimiter, newline: '\r\n', escapeFormulae: /^[=+\-@\t\r](?![\d.])/,
   });

@@ -13,7 +13,7 @@ import { tableOf, type Cell, type Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
 import { useEdits } from '../notebook/useEdits';
-import { Button } from '../ui';
+import { Button, Dialog } from '../ui';
 import { FilmDesk, type FilmPlace } from './FilmDesk';
 import { LabBench, type BenchNow } from './LabBench';
 import type { Block, BlockOf, Sheet } from './types';
@@ -69,6 +69,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const worked = useMemo(() => worktable.update(table ?? { columns: [], rows: [] }), [table, worktable]);
   const results = worked.columns;
   const edits = useEdits(journal, tableBlock?.id ?? '', tableBlock?.columns ?? NO_COLUMNS);
+  const [large, setLarge] = useState(false);
   const [goTo, setGoTo] = useState<{ row: number } | null>(null);
   const choice = (graphBlock && journal.read<GraphChoice>(graphBlock.id, 'view')) || FRESH;
   const place = (id: string): FilmPlace => places[id] ?? { trial: null, view: '', frame: 0, placing: {} };
@@ -155,6 +156,11 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
           </div>
         </div>
       </Panel>
+      {large && table && graphBlock && (
+        <Dialog open onClose={() => setLarge(false)} title={tableBlock!.title} full>
+          <div className="min-h-0 flex-1"><GraphView table={table} worked={worked} choice={choice} readOnly={readOnly} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} /></div>
+        </Dialog>
+      )}
       <Separator aria-label="Divide bench and notebook" className="h-1.5 cursor-row-resize bg-line hover:bg-copper" />
       <Panel minSize="20%">
         <Group orientation="horizontal" className="h-full bg-paper">
@@ -187,7 +193,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
               <div className="flex h-full min-h-0 flex-col">
                 {graphs.filter((g) => g.table === tableBlock!.id).length > 1 && <Tabs label="Graphs" items={graphs.filter((g) => g.table === tableBlock!.id).map((g, i) => ({ id: g.id, name: `Graph ${i + 1}` }))} current={graphBlock.id} onChoose={chooseGraph} />}
                 <div className="min-h-0 flex-1">
-                  <GraphView key={graphBlock.id} table={table} worked={worked} choice={choice} readOnly={readOnly} onGoTo={(row) => setGoTo({ row })} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
+                  <GraphView key={graphBlock.id} table={table} worked={worked} choice={choice} readOnly={readOnly} onGoTo={(row) => setGoTo({ row })} onEnlarge={() => setLarge(true)} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
                 </div>
               </div>
             )}

@@ -98,12 +98,12 @@ export function Slider({ label, value, min, max, step, onChange, className, disa
   );
 }
 
-export function Dialog({ open, onClose, title, children, wide }: { open: boolean; onClose: () => void; title: string; children: ReactNode; wide?: boolean }) {
+export function Dialog({ open, onClose, title, children, wide, full }: { open: boolean; onClose: () => void; title: string; children: ReactNode; wide?: boolean; full?: boolean }) {
   return (
     <RadixDialog.Root open={open} onOpenChange={(o) => { if (!o) onClose(); }}>
       <RadixDialog.Portal>
         <RadixDialog.Overlay className="fixed inset-0 z-40 bg-ink/35" />
-        <RadixDialog.Content aria-describedby={undefined} className={clsx('fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-house border border-line bg-sheet p-6', wide ? 'max-w-2xl' : 'max-w-md')}>
+        <RadixDialog.Content aria-describedby={undefined} className={clsx('fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-house border border-line bg-sheet p-6', full ? 'flex h-[92vh] flex-col' : wide ? 'max-w-2xl' : 'max-w-md')}>
           <div className="mb-4 flex items-start justify-between gap-4">
             <RadixDialog.Title className="text-lead font-bold">{title}</RadixDialog.Title>
             <RadixDialog.Close aria-label="Close" className="rounded-house p-1 hover:bg-line/50"><X size={18} /></RadixDialog.Close>

@@ -45,8 +45,21 @@ final class Visitor {
     }
 
     HttpResponse<String> post(String path, Object body) {
-        return send(request(path).header("Content-Type", "application/json")
-                .POST(BodyPublishers.ofString(JSON.writeValueAsString(body))).build());
+        return send(posting(path, body), BodyHandlers.ofString());
+    }
+
+    /** A file that is made of something. */
+    byte[] postForBytes(String path, Object body) {
+        HttpResponse<byte[]> answer = send(posting(path, body), BodyHandlers.ofByteArray());
+        if (answer.statusCode() != 200) {
+            throw new AssertionError(path + " answered " + answer.statusCode());
+        }
+        return answer.body();
+    }
+
+    private HttpRequest posting(String path, Object body) {
+        return request(path).header("Content-Type", "application/json")
+                .POST(BodyPublishers.ofString(JSON.writeValueAsString(body))).build();
     }
 
     HttpResponse<String> delete(String path) {
@@ -86,8 +99,12 @@ final class Visitor {
     }
 
     private HttpResponse<String> send(HttpRequest request) {
+        return send(request, BodyHandlers.ofString());
+    }
+
+    private <T> HttpResponse<T> send(HttpRequest request, HttpResponse.BodyHandler<T> handler) {
         try {
-            return http.send(request, BodyHandlers.ofString());
+            return http.send(request, handler);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

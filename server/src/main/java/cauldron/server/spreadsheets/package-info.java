@@ -1,0 +1,5 @@
+/** Tables as spreadsheet files. */
+@ApplicationModule(displayName = "Spreadsheets")
+package cauldron.server.spreadsheets;
+
+import org.springframework.modulith.ApplicationModule;
