@@ -1,8 +1,8 @@
-import { ChevronDown } from 'lucide-react';
+import { ListTree } from 'lucide-react';
 import { useState } from 'react';
 import { COLOURS, type Fitted } from './model';
 import { Compare } from '../notebook/StatisticsDialog';
-import { Button, Dialog, symbolText } from '../ui';
+import { Dialog, symbolText } from '../ui';
 
 /** What was fitted: the equation in the columns' symbols, and behind it each parameter and how well it fits. */
 export function FitWords({ fits }: { fits: Fitted[] }) {
@@ -15,9 +15,9 @@ export function FitWords({ fits }: { fits: Fitted[] }) {
         <p key={i} data-testid="equation">
           {f.result ? (
             <>
+              <button type="button" className="mr-1 rounded-house align-middle hover:bg-line/60" aria-label={`Parameters of fit ${i + 1}`} title="Parameters" onClick={() => setOpen(i)}><ListTree size={14} /></button>
               <span className="font-semibold tabular-nums" style={{ color: COLOURS[(1 + i) % COLOURS.length] }}>{f.result.equation}</span>{' '}
-              <span className="text-fine text-soft"><i>r</i>² = {f.result.rSquared}, {f.result.points} points</span>{' '}
-              <Button small kind="quiet" className="min-h-6!" aria-label={`Parameters of fit ${i + 1}`} title="Parameters" onClick={() => setOpen(i)}><ChevronDown size={13} /></Button>
+              <span className="text-fine text-soft"><i>r</i>² = {f.result.rSquared}, {f.result.points} points</span>
             </>
           ) : <span className="text-copper">{f.error}</span>}
         </p>

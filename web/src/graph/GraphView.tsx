@@ -56,9 +56,10 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
   const at: ToolPlaces = places ?? { at: middle(0.5), from: middle(0.25), to: middle(0.75), cross: null };
   const ofFit = fits.find((f) => f.result && f.choice.series === y?.id)?.asked ?? null;
   const put = (more: Partial<GraphChoice>) => onChoice({ ...choice, x: x?.id, y: y?.id, ...more });
-  const lineOn = fitsOf(choice, y?.id).some((f) => f.kind === 'line');
+  // Fits of columns that are gone, or on no axis now, wait unseen.
+  const lineOn = fitsOf(choice, y?.id).some((f) => f.kind === 'line' && f.series === y?.id);
   const toggleLine = (on: boolean) => {
-    const rest = fitsOf(choice, y?.id).filter((f) => f.kind !== 'line');
+    const rest = fitsOf(choice, y?.id).filter((f) => !(f.kind === 'line' && f.series === y?.id) && ys.some((c) => c.id === f.series));
     put({ line: on, fits: on ? [{ kind: 'line', series: y!.id }, ...rest] : rest });
   };
   const zoom = (by: number, px = (PAD.left + size.w - PAD.right) / 2, py = (PAD.top + size.h - PAD.bottom) / 2) => {
@@ -153,10 +154,10 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
               )}
           </svg>
           {show === 'points' && count > 0 && (
-            <div className="absolute top-1 right-1 flex gap-0.5">
-              <Button small kind="quiet" aria-label="Zoom into the graph" onClick={() => zoom(0.8)}><Plus size={13} /></Button>
-              <Button small kind="quiet" aria-label="Zoom out of the graph" onClick={() => zoom(1.25)}><Minus size={13} /></Button>
-              {zoomed && <Button small kind="quiet" aria-label="Show all points" title="Show all points" onClick={() => setZoomed(null)}><Scan size={13} /></Button>}
+            <div className="absolute right-6 flex gap-0.5 rounded-house border bg-sheet" style={{ bottom: PAD.bottom + 4 }}>
+              <Button small kind="quiet" className="min-h-6! px-1!" aria-label="Zoom into the graph" onClick={() => zoom(0.8)}><Plus size={13} /></Button>
+              <Button small kind="quiet" className="min-h-6! px-1!" aria-label="Zoom out of the graph" onClick={() => zoom(1.25)}><Minus size={13} /></Button>
+              {zoomed && <Button small kind="quiet" className="min-h-6! px-1!" aria-label="Show all points" title="Show all points" onClick={() => setZoomed(null)}><Scan size={13} /></Button>}
             </div>
           )}
           {show === 'points' && choice.residuals && fits[0]?.result && x && y && <Residuals rows={fits[0].result.rows} residuals={fits[0].result.residuals} x={x} unit={y.result.unit} sx={sx} size={size} />}

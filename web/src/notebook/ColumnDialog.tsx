@@ -67,7 +67,7 @@ export function ColumnDialog({ column, table, onClose, onSave }: { column: Colum
               {trouble && result && result.troubleAt > 0 && <span aria-hidden className="mono px-2.5 leading-none whitespace-pre text-copper">{' '.repeat(result.troubleAt)}↑</span>}
               <p id={`${id}-note`} className={`text-fine ${trouble ? 'text-copper' : 'text-soft'}`}>{trouble ?? 'Numbers, + − × / ^, brackets, and what is below. A unit in quotes is one of it: "cm".'}</p>
             </div>
-            <div className="flex flex-wrap gap-1" role="group" aria-label="Put into the formula">
+            <div className="flex flex-wrap gap-1" role="group" aria-label="Pieces to put in">
               {usable.map((s) => <Button key={s} small onClick={() => insert(s)}><Symbol text={s} /></Button>)}
               {FUNCTIONS.map(([f, what]) => <Button key={f} small kind="quiet" title={what} aria-label={`${f.replaceAll(/[ ();]/g, '')}: ${what}`} onClick={() => insert(f)}><span className="mono">{f.replaceAll(' ', '')}</span></Button>)}
             </div>

@@ -1,8 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ClipboardCopy, Plus, Redo2, Target, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { MathText } from './MathText';
-import { prettyFormula, type ColumnSpec, type Worked } from '../core';
+import type { ColumnSpec, Worked } from '../core';
 import { Button, Symbol } from '../ui';
 import { ColumnDialog } from './ColumnDialog';
 import { ColumnMenu } from './ColumnMenu';
@@ -119,7 +118,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
                       {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
                     </ColumnMenu>
                   )}
-                  <HeadNote column={c} unit={results[i]?.unit ?? ''} symbols={table.columns.map((x) => x.symbol)} />
+                  <HeadNote column={c} unit={results[i]?.unit ?? ''} />
                   {results[i]?.trouble && <span role="alert" className="block max-w-48 text-fine font-normal text-copper">{results[i].trouble}</span>}
                 </th>
               ))}
@@ -198,12 +197,11 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
   );
 }
 
-/** Below a column's name: its unit, and of a calculated one its formula as it is meant. */
-function HeadNote({ column: c, unit, symbols }: { column: ColumnSpec; unit: string; symbols: string[] }) {
-  const pretty = c.kind === 'calculated' && c.formula ? prettyFormula(c.formula, symbols) : null;
+/** Below a column's name: its unit, and of a calculated one its formula as typed; set in fractions it would be too small to read. */
+function HeadNote({ column: c, unit }: { column: ColumnSpec; unit: string }) {
   return (
     <span className="flex items-center gap-1.5 text-fine font-normal text-soft">
-      {c.kind === 'calculated' ? <span className="whitespace-nowrap" title={c.formula}>{pretty && 'mathMl' in pretty ? <MathText mathMl={pretty.mathMl} /> : <span className="mono">{c.formula}</span>}{unit && `, ${unit}`}</span>
+      {c.kind === 'calculated' ? <span className="whitespace-nowrap"><span className="mono inline-block max-w-36 overflow-hidden align-bottom text-ellipsis" title={c.formula}>{c.formula}</span>{unit && `, ${unit}`}</span>
         : unit || (c.kind === 'label' ? '\u00a0' : 'no unit')}
       {c.uncertainty && <span className="whitespace-nowrap">± {c.uncertainty}</span>}
     </span>

@@ -52,9 +52,7 @@ test('an empty row waits below and becomes real with its first character', () =>
 test('calculated values and their unit come from the core', () => {
   show(table(['Tern', '42.0', '26,01']));
   expect(screen.getByText('1.301')).toBeTruthy();
-  const head = screen.getByTitle('t/20');
-  expect(head.querySelector('mfrac')).toBeTruthy();
-  expect(head.textContent).toBe('t20, s');
+  expect(screen.getByTitle('t/20').parentElement!.textContent).toBe('t/20, s');
 });
 
 test('Enter and the arrows go up and down a column', () => {
@@ -107,7 +105,7 @@ test('the graph draws complete rows only and speaks the columns’ symbols', () 
   const change = vi.fn();
   render(<GraphView table={spec} worked={workOut(spec)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={change} />);
   expect(document.querySelectorAll('[data-point]')).toHaveLength(3);
-  expect(screen.getByTestId('equation').textContent).toMatch(/^T = \(.*\) s\/cm · L \+ .* s r² = 0\.99\d+, 3 points $/);
+  expect(screen.getByTestId('equation').textContent).toMatch(/^T = \(.*\) s\/cm · L \+ .* s r² = 0\.99\d+, 3 points$/);
   fireEvent.change(screen.getByLabelText('along'), { target: { value: 't' } });
   expect(change).toHaveBeenCalledWith({ x: 't', y: 'T', line: true });
   fireEvent.click(screen.getByRole('button', { name: 'Swap the axes' }));

@@ -58,6 +58,7 @@ class Bench {
         discsBesideOtherEngines();
         modelOnTheJvm();
         filmOnTheJvm();
+        NotebookSpeed.measure(this::row);
         entriesByFiftyClients();
         Files.createDirectories(Path.of("target"));
         Files.writeString(Path.of("target", "bench.md"), table.toString());

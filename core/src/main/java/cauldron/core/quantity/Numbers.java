@@ -130,7 +130,8 @@ public final class Numbers {
      * figure, or its second where the first is 1: {@code 2.006 ± 0.009}, {@code 9.81 ± 0.12}.
      */
     public static String printWithUncertainty(double value, double uncertainty) {
-        if (!(uncertainty > 0) || Double.isInfinite(uncertainty)) {
+        // Below that it is only the rounding of the arithmetic.
+        if (!(uncertainty > 1e-10 * Math.abs(value)) || Double.isInfinite(uncertainty)) {
             return print(value, 6);
         }
         int exponent = (int) Math.floor(Math.log10(uncertainty));
