@@ -13,5 +13,5 @@ export default tseslint.config(
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
     },
   },
-  { files: ['src/core/index.ts'], rules: { 'no-restricted-imports': 'off' } },
+  { files: ['src/core/*.ts'], rules: { 'no-restricted-imports': 'off' } },
 );

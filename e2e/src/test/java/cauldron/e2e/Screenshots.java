@@ -2,6 +2,7 @@ package cauldron.e2e;
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -64,6 +65,14 @@ class Screenshots {
             Chrome.button(page, "Protractor").click();
             Chrome.button(page, "Ruler").click();
             shoot(page, "student-lab");
+            Chrome.button(page, Pattern.compile("^Fits")).click();
+            Chrome.button(page, "Add a fit").click();
+            page.getByLabel("Kind", new Page.GetByLabelOptions().setExact(true)).last().selectOption("power");
+            page.keyboard().press("Escape");
+            Chrome.button(page, "Enlarge the graph").click();
+            page.getByRole(AriaRole.DIALOG).getByLabel("Tool").selectOption("tangent");
+            page.getByTestId("tangent").waitFor();
+            shoot(page, "fits");
         }
     }
 
