@@ -49,7 +49,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
   const box = useRef<HTMLDivElement>(null);
   const results = worked.columns;
   // An empty row to type in; it becomes a real one with its first character.
-  const rows = readOnly ? table.rows : [...table.rows, { id: nextRow(table.rows.map((r) => r.id)), cells: {} }];
+  const rows = readOnly ? table.rows : [...table.rows, { id: nextRow(table), cells: {} }];
   const many = rows.length > MANY;
   const view = useVirtualizer({ count: rows.length, getScrollElement: () => box.current, estimateSize: () => ROW, overscan: 12, enabled: many });
   const inView = many ? view.getVirtualItems().map((v) => v.index) : rows.map((_, i) => i);

@@ -1,11 +1,11 @@
 import 'fake-indexeddb/auto';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeAll, expect, test, vi } from 'vitest';
-import { workOut, Worktable, type ColumnSpec, type TableSpec } from '../core';
+import { workOut, Worktable, type ColumnSpec } from '../core';
 import { ColumnDialog } from './ColumnDialog';
 import { GraphView } from '../graph/GraphView';
 import { Journal } from './journal';
-import { tableOf, type Cell } from './table';
+import { tableOf, type Cell, type NotebookTable } from './table';
 import { PasteDialog } from './PasteDialog';
 import { tableOps } from './tableOps';
 import { tableText } from './tableText';
@@ -24,10 +24,10 @@ const columns: ColumnSpec[] = [
   { id: 'T', name: 'period', symbol: 'T', unit: '', kind: 'calculated', formula: 't/20' },
 ];
 
-function table(...rows: [string, string, string][]): TableSpec & { cells: Record<string, Cell> } {
+function table(...rows: [string, string, string][]): NotebookTable {
   const cells: Record<string, Cell> = {};
   return {
-    columns, cells,
+    columns, cells, issued: rows.length,
     rows: rows.map(([cord, L, t], i) => {
       const id = `r${i + 1}`;
       Object.entries({ cord, L, t }).forEach(([c, text]) => { cells[`${id}/${c}`] = { text }; });
@@ -142,6 +142,18 @@ test('each change can be taken back and done again, typing in a cell as one', as
   act(() => seen.edits!.undo());
   expect(now()).toEqual([]);
   expect(seen.edits!.canUndo).toBe(false);
+});
+
+test('a new row never wears the cells of a deleted one', () => {
+  const journal = new Journal('w-rows', {});
+  const seen: { edits?: ReturnType<typeof useEdits> } = {};
+  function Harness() { seen.edits = useEdits(journal, 't', columns.slice(1, 3)); return null; }
+  render(<Harness />);
+  const now = () => tableOf(journal, 't', columns.slice(1, 3));
+  act(() => tableOps(now(), seen.edits!).paste(0, 'L', [['1'], ['2']]));
+  act(() => tableOps(now(), seen.edits!).deleteRow('r2'));
+  act(() => tableOps(now(), seen.edits!).insertRow(1));
+  expect(now().rows.map((r) => [r.id, r.cells.L])).toEqual([['r1', '1'], ['r3', '']]);
 });
 
 test('only cells that changed are worked out anew, and all columns stay right', () => {

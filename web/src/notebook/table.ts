@@ -1,6 +1,6 @@
 import type { ColumnSpec, RowSpec, TableSpec } from '../core';
 import type { Placing } from '../instruments/placing';
-import type { Journal } from './journal';
+import type { Change, Journal } from './journal';
 
 /** How a value was read: trial, frame, and where the instruments lay. */
 export interface Reading { trial: string; frame: number; view?: string; instruments: Placing }
@@ -8,7 +8,7 @@ export interface Reading { trial: string; frame: number; view?: string; instrume
 export interface Cell { text: string; uncertainty?: string; reading?: Reading }
 /** What is said of a row: why it is left out, and a note. */
 export interface RowWords { out?: string; note?: string }
-export type NotebookTable = TableSpec & { cells: Record<string, Cell> };
+export type NotebookTable = TableSpec & { cells: Record<string, Cell>; /** The highest number a row ever had: a deleted row's cells must not come back with a new one. */ issued: number };
 
 /** A table of the notebook as the core takes it, from the journal's slots. */
 export function tableOf(journal: Journal, block: string, start: ColumnSpec[]): NotebookTable {
@@ -27,10 +27,19 @@ export function tableOf(journal: Journal, block: string, start: ColumnSpec[]): N
     }
     return row;
   });
-  return { columns, rows, cells };
+  return { columns, rows, cells, issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0) };
+}
+
+function highest(order: string[], issued: number) {
+  return order.reduce((most, id) => Math.max(most, Number(id.slice(1)) || 0), issued);
 }
 
 /** A fresh row's id. */
-export function nextRow(order: string[]) {
-  return `r${1 + order.reduce((most, id) => Math.max(most, Number(id.slice(1)) || 0), 0)}`;
+export function nextRow(table: Pick<NotebookTable, 'issued'>, ahead = 0) {
+  return `r${table.issued + 1 + ahead}`;
+}
+
+/** The change that gives a table other rows. */
+export function rowsChange(table: Pick<NotebookTable, 'issued'>, order: string[]): Change {
+  return { slot: 'rows', value: { order, issued: highest(order, table.issued) } };
 }

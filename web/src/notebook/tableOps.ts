@@ -1,12 +1,12 @@
 import type { ColumnSpec } from '../core';
 import type { Change } from './journal';
-import { nextRow, type NotebookTable, type RowWords } from './table';
+import { nextRow, rowsChange, type NotebookTable, type RowWords } from './table';
 import type { Edits } from './useEdits';
 
 /** What can be done to a table besides typing; each is one step that can be taken back. */
 export function tableOps(table: NotebookTable, edits: Edits) {
   const order = table.rows.map((r) => r.id);
-  const rows = (next: string[]): Change => ({ slot: 'rows', value: { order: next } });
+  const rows = (next: string[]) => rowsChange(table, next);
   const columns = (next: ColumnSpec[]): Change => ({ slot: 'columns', value: { columns: next } });
   const words = (row: string): RowWords => {
     const found = table.rows.find((r) => r.id === row);
@@ -15,7 +15,7 @@ export function tableOps(table: NotebookTable, edits: Edits) {
   /** So many rows from one on, new ones where there are none. */
   const rowsFrom = (at: number, count: number) => {
     const next = [...order];
-    while (next.length < at + count) next.push(nextRow(next));
+    for (let ahead = 0; next.length < at + count; ahead++) next.push(nextRow(table, ahead));
     return next;
   };
   return {
@@ -25,7 +25,7 @@ export function tableOps(table: NotebookTable, edits: Edits) {
       next.splice(to, 0, ...next.splice(from, 1));
       edits.apply([columns(next)]);
     },
-    insertRow: (at: number) => edits.apply([rows([...order.slice(0, at), nextRow(order), ...order.slice(at)])]),
+    insertRow: (at: number) => edits.apply([rows([...order.slice(0, at), nextRow(table), ...order.slice(at)])]),
     deleteRow: (row: string) => edits.apply([rows(order.filter((r) => r !== row))]),
     moveRow: (from: number, to: number) => {
       const next = [...order];

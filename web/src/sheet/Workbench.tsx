@@ -9,7 +9,7 @@ import { CellBar } from '../notebook/CellBar';
 import { GraphView } from '../graph/GraphView';
 import type { GraphChoice } from '../graph/model';
 import type { Journal } from '../notebook/journal';
-import { tableOf, type Cell, type Reading } from '../notebook/table';
+import { rowsChange, tableOf, type Cell, type Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
 import { useEdits } from '../notebook/useEdits';
@@ -88,7 +88,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const write = (row: string, column: string, cell: Cell) => {
     const order = table!.rows.map((r) => r.id);
     const slot = `cell/${row}/${column}`;
-    edits.apply([...(order.includes(row) ? [] : [{ slot: 'rows', value: { order: [...order, row] } }]), { slot, value: { ...cell } }], slot);
+    edits.apply([...(order.includes(row) ? [] : [rowsChange(table!, [...order, row])]), { slot, value: { ...cell } }], slot);
     setAsked(null);
     setHint('');
   };

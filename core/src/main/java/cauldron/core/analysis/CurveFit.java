@@ -332,9 +332,7 @@ public final class CurveFit {
         Map<String, Evaluation.Value> columns = new LinkedHashMap<>();
         columns.put(xSymbol, new Evaluation.Value(at, null));
         for (int k = 0; k < result.names().size(); k++) {
-            double[] filled = new double[at.length];
-            java.util.Arrays.fill(filled, result.values()[k]);
-            columns.put(result.names().get(k), new Evaluation.Value(filled, null));
+            columns.put(result.names().get(k), new Evaluation.Value(Evaluation.filled(at.length, result.values()[k]), null));
         }
         return new Evaluation(columns, at.length, new boolean[at.length]).of(model).numbers();
     }

@@ -7,6 +7,9 @@ import java.util.Map;
 /** A formula in named parameters over points: its values, derivatives and residuals there. */
 final class CurveModel {
 
+    /** Two units in the last place. */
+    private static final double ROUNDING = 4.5e-16;
+
     final Formula formula;
     final List<String> names;
     /** Parameters in which it is affine together. */
@@ -15,6 +18,8 @@ final class CurveModel {
     final double[] y;
     private final String xSymbol;
     private final double[] sigma;
+    private double[] lastAt;
+    private Evaluation.Value last;
 
     CurveModel(Formula formula, String xSymbol, List<String> names, double[] x, double[] y, double[] sigma) {
         this.formula = formula;
@@ -85,13 +90,20 @@ final class CurveModel {
         return out;
     }
 
+    /** Values and derivatives; asked for again at the same place, as several steps do, they are not worked out anew. */
     Evaluation.Value evaluate(double[] at) {
+        if (last == null || !java.util.Arrays.equals(lastAt, at)) {
+            last = evaluateAnew(at);
+            lastAt = at.clone();
+        }
+        return last;
+    }
+
+    private Evaluation.Value evaluateAnew(double[] at) {
         Map<String, Evaluation.Value> columns = new LinkedHashMap<>();
         columns.put(xSymbol, new Evaluation.Value(x, null));
         for (int k = 0; k < names.size(); k++) {
-            double[] filled = new double[x.length];
-            java.util.Arrays.fill(filled, at[k]);
-            columns.put(names.get(k), new Evaluation.Value(filled, DensePartials.unit(k, names.size(), x.length)));
+            columns.put(names.get(k), new Evaluation.Value(Evaluation.filled(x.length, at[k]), DensePartials.unit(k, names.size(), x.length)));
         }
         return new Evaluation(columns, x.length, new boolean[x.length]).of(formula);
     }
@@ -180,7 +192,7 @@ final class CurveModel {
         for (int k = 0; k < at.length; k++) {
             size += slopes[k] == null ? 0 : Math.abs(at[k] * slopes[k][i]);
         }
-        return Math.abs(residual) <= 2 * Math.ulp(size) ? 0 : residual;
+        return Math.abs(residual) <= ROUNDING * size ? 0 : residual;
     }
 
     /** Whether some parameter moves the whole curve up and down, or the model is curved in its parameters. */

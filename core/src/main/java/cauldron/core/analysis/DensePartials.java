@@ -10,8 +10,7 @@ record DensePartials(double[][] of) implements Partials {
     /** Those of one parameter itself. */
     static DensePartials unit(int parameter, int parameters, int rows) {
         double[][] of = new double[parameters][];
-        of[parameter] = new double[rows];
-        java.util.Arrays.fill(of[parameter], 1);
+        of[parameter] = Evaluation.filled(rows, 1);
         return new DensePartials(of);
     }
 

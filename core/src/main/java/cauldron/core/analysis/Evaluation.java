@@ -56,8 +56,15 @@ final class Evaluation {
     }
 
     private double[] filled(double number) {
+        return filled(rows, number);
+    }
+
+    // Not by Arrays.fill: in the browser that is one function for arrays of all types, and slow for it.
+    static double[] filled(int rows, double number) {
         double[] out = new double[rows];
-        java.util.Arrays.fill(out, number);
+        for (int i = 0; i < rows; i++) {
+            out[i] = number;
+        }
         return out;
     }
 

@@ -17,6 +17,8 @@ import java.util.Set;
  */
 public final class Fit {
 
+    private static final int MOST_RESIDUALS = 2000;
+
     private final DataTable.Column x;
     private final DataTable.Column y;
     private final FitKind kind;
@@ -46,8 +48,15 @@ public final class Fit {
         DataTable.Column y = table.need(Tree.text(asked, "y"));
         double from = Tree.number(asked, "from", Double.NEGATIVE_INFINITY);
         double to = Tree.number(asked, "to", Double.POSITIVE_INFINITY);
-        int[] rows = java.util.stream.IntStream.range(0, x.values().length).filter(i -> !table.out()[i]
-                && isNumber(x.values()[i]) && isNumber(y.values()[i]) && x.values()[i] >= from && x.values()[i] <= to).toArray();
+        int[] rows = new int[x.values().length];
+        int n = 0;
+        for (int i = 0; i < rows.length; i++) {
+            double at = x.values()[i];
+            if (!table.out()[i] && isNumber(at) && isNumber(y.values()[i]) && at >= from && at <= to) {
+                rows[n++] = i;
+            }
+        }
+        rows = java.util.Arrays.copyOf(rows, n);
         double[] xs = new double[rows.length];
         double[] ys = new double[rows.length];
         double[] sigma = new double[rows.length];
@@ -60,7 +69,11 @@ public final class Fit {
         if (weighted) {
             refuseUnsure(sigma, y.symbol());
         }
-        if (xs.length > 1 && Statistics.of(xs).max() == Statistics.of(xs).min()) {
+        boolean upright = xs.length > 1;
+        for (double v : xs) {
+            upright &= v == xs[0];
+        }
+        if (upright) {
             throw new IllegalArgumentException("All points have the same " + x.symbol() + ", so no curve fits");
         }
         String kindId = Tree.text(asked, "kind");
@@ -191,7 +204,7 @@ public final class Fit {
         return (ends[1] - ends[0]) / (2 * step);
     }
 
-    /** As people read it, and the residuals by row. */
+    /** As people read it, and the residuals by row; of very many points none, for nobody could tell them apart. */
     public Map<String, Object> toTree() {
         List<Object> parameters = new ArrayList<>();
         for (int k = 0; k < result.names().size(); k++) {
@@ -203,7 +216,7 @@ public final class Fit {
         }
         List<Object> residuals = new ArrayList<>();
         List<Object> at = new ArrayList<>();
-        for (int k = 0; k < rows.length; k++) {
+        for (int k = 0; k < rows.length && rows.length <= MOST_RESIDUALS; k++) {
             at.add((double) rows[k]);
             residuals.add(y.values()[rows[k]] - result.fitted()[k]);
         }
