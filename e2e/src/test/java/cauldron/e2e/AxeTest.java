@@ -6,6 +6,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -74,6 +75,25 @@ class AxeTest {
             Chrome.button(page, "Protractor").click();
             Chrome.button(page, "Stopwatch").click();
             check(page, "instruments");
+            Chrome.button(page, "Column").click();
+            check(page, "new column");
+            page.keyboard().press("Escape");
+            Chrome.button(page, "Column length: what to do with it").click();
+            check(page, "menu of a column");
+            page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Statistics")).click();
+            check(page, "statistics");
+            page.keyboard().press("Escape");
+            Chrome.button(page, Pattern.compile("^Fits")).click();
+            Chrome.button(page, "Add a fit").click();
+            check(page, "fits");
+            page.keyboard().press("Escape");
+            Chrome.button(page, "View").click();
+            check(page, "view of the graph");
+            page.keyboard().press("Escape");
+            page.getByLabel("Tool").selectOption("tangent");
+            check(page, "tangent");
+            Chrome.button(page, "Data").click();
+            check(page, "data behind the graph");
         }
     }
 
