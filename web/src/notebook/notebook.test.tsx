@@ -172,7 +172,7 @@ test('only cells that changed are worked out anew, and all columns stay right', 
 test('a copied table has units in its headings and nothing a spreadsheet would run', () => {
   const spec = table(['=HYPERLINK("x")', '−4.2', '26,01'], ['with, comma', '8', '']);
   expect(tableText(spec, workOut(spec), ',').split('\r\n')).toEqual([
-    'cord,length L / cm,time t / s,period T / s', '"\'=HYPERLINK(""x"")",-4.2,"26,01",1.301', '"with, comma",8,,',
+    'cord,length L / cm,time t / s,period T / s', '"\'=HYPERLINK(""x"")",-4.2,26.01,1.301', '"with, comma",8,,',
   ]);
 });
 

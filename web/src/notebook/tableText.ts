@@ -22,7 +22,9 @@ export function tableCells(table: TableSpec, worked: Worked): { headings: string
 /** A table as text (RFC 4180), as it is shown; cells that a spreadsheet would take for formulas are made harmless. */
 export function tableText(table: TableSpec, worked: Worked, delimiter: string) {
   const { headings, rows } = tableCells(table, worked);
-  const lines = rows.map((row, r) => row.map((cell, i) => (typeof cell === 'number' ? worked.columns[i].text(r).replace('\u2212', '-') : cell)));
+  // The figures that are shown, in the one form that every spreadsheet reads as a number.
+  const plain = (shown: string, value: number) => (/[×^]|10[⁻⁰¹²³⁴⁵⁶⁷⁸⁹]/.test(shown) ? String(value) : shown.trim().replace('\u2212', '-').replace(',', '.'));
+  const lines = rows.map((row, r) => row.map((cell, i) => (typeof cell === 'number' ? plain(worked.columns[i].text(r), cell) : cell)));
   return Papa.unparse([headings, ...lines], {
     // A negative number is no formula; anything else that begins like one is.
     delimiter, newline: '\r\n', escapeFormulae: /^[=+\-@\t\r](?![\d.])/,
