@@ -83,7 +83,7 @@ export function BoxPlots({ worked, columns, size }: Props) {
             <rect x={x - half} y={sy(s.upperQuartile!)} width={2 * half} height={Math.max(0, sy(s.lowerQuartile!) - sy(s.upperQuartile!))} fill="var(--sheet)" />
             <path d={`M${x - half} ${sy(s.median!)}h${2 * half}`} strokeWidth="2.6" />
             <path d={`M${x - 4} ${sy(s.mean!) - 4}l8 8m-8 0l8 -8`} />
-            <text x={x} y={size.h - PAD.bottom + 17} textAnchor="middle" fontSize="12.5" fill="var(--ink)" stroke="none">{axisTitle(c, false)}, {s.count}</text>
+            <text x={x} y={size.h - PAD.bottom + 17} textAnchor="middle" fontSize="12.5" fill="var(--ink)" stroke="none">{axisTitle(c, false)}, n = {s.count}</text>
           </g>
         );
       })}

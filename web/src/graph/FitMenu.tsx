@@ -3,12 +3,12 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { fitKinds, parametersOf, readNumber } from '../core';
 import { Button, inputClass, Select, symbolText, Toggle } from '../ui';
-import { fitsOf, type FitChoice, type GraphChoice, type GraphColumn } from './model';
+import { fitsOf, type FitChoice, type Fitted, type GraphChoice, type GraphColumn } from './model';
 
 const OWN = 'own';
 
 /** Fits of a graph: kind, series, stretch, weights; the student's own formula and where its search begins. */
-export function FitMenu({ x, ys, choice, onChoice }: { x?: GraphColumn; ys: GraphColumn[]; choice: GraphChoice; onChoice: (c: GraphChoice) => void }) {
+export function FitMenu({ x, ys, choice, found, onChoice }: { x?: GraphColumn; ys: GraphColumn[]; choice: GraphChoice; found: Fitted[]; onChoice: (c: GraphChoice) => void }) {
   const fits = fitsOf(choice, ys[0]?.id);
   const put = (next: FitChoice[]) => onChoice({ ...choice, fits: next, line: next.some((f) => f.kind === 'line' || f.kind === 'proportional') });
   const kinds = [...fitKinds, { id: OWN, name: 'a formula of my own' }];
@@ -28,6 +28,7 @@ export function FitMenu({ x, ys, choice, onChoice }: { x?: GraphColumn; ys: Grap
               {ys.length > 1 && <Select label="Of" value={f.series} onChange={(series) => put(fits.map((o, k) => (k === i ? { ...f, series } : o)))} options={ys.map((c) => ({ id: c.id, name: symbolText(c.symbol) }))} />}
               {f.kind === OWN && x && <OwnFormula fit={f} x={x} y={ys.find((c) => c.id === f.series) ?? ys[0]} onChange={(n) => put(fits.map((o, k) => (k === i ? n : o)))} />}
               <Stretch fit={f} symbol={symbolText(x?.symbol ?? '')} onChange={(n) => put(fits.map((o, k) => (k === i ? n : o)))} />
+              <Outcome of={found.find((o) => o.choice === f)} />
               <Toggle label="points count by their uncertainties" checked={!!f.weighted} onChange={(weighted) => put(fits.map((o, k) => (k === i ? { ...f, weighted } : o)))} />
             </fieldset>
           ))}
@@ -36,6 +37,12 @@ export function FitMenu({ x, ys, choice, onChoice }: { x?: GraphColumn; ys: Grap
       </Popover.Portal>
     </Popover.Root>
   );
+}
+
+/** What came of a fit: below the graph's controls there is room for two or three only. */
+function Outcome({ of: f }: { of?: Fitted }) {
+  if (!f) return null;
+  return <p aria-live="polite" className={`text-fine ${f.error ? 'text-copper' : 'text-indigo'}`}>{f.error ?? f.result?.equation}</p>;
 }
 
 /** Between which places the points count; empty: all. */

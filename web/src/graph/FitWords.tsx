@@ -1,7 +1,7 @@
 import { ListTree } from 'lucide-react';
 import { useState } from 'react';
 import { COLOURS, type Fitted } from './model';
-import { Compare } from '../notebook/StatisticsDialog';
+import { Compare } from '../notebook/Compare';
 import { Dialog, symbolText } from '../ui';
 
 /** What was fitted: the equation in the columns' symbols, and behind it each parameter and how well it fits. */

@@ -2,8 +2,7 @@ import { ArrowLeftRight, Download, Maximize2, Minus, Plus, Scan } from 'lucide-r
 import { DropdownMenu } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { printShort, type TableSpec, type Worked } from '../core';
-import { menuBox, menuItem } from '../notebook/RowMenu';
-import { Button, Select, symbolText, Toggle } from '../ui';
+import { Button, menuBox, menuItem, Select, symbolText, Toggle } from '../ui';
 import { BoxPlots, Distribution } from './Distribution';
 import { FitMenu } from './FitMenu';
 import { FitWords } from './FitWords';
@@ -96,7 +95,7 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
             <Select label="along" value={x?.id ?? ''} onChange={(v) => put({ x: v })} options={options} disabled={readOnly} />
             <Toggle label="origin" checked={!!choice.origin} onChange={(origin) => put({ origin })} />
             <Toggle label="line of best fit" checked={lineOn} onChange={toggleLine} />
-            {!readOnly && <FitMenu x={x} ys={ys} choice={choice} onChoice={(c) => put(c)} />}
+            {!readOnly && <FitMenu x={x} ys={ys} choice={choice} found={fits} onChoice={(c) => put(c)} />}
             <Select label="Tool" hideLabel value={tool} onChange={(t) => { setTool(t as Tool); setPlaces(null); }} options={TOOLS} />
           </>
         )}

@@ -1,3 +1,5 @@
+import { save } from '../app/save';
+
 /** Scale of a PNG: a graph of a page's width then prints at about 300 dots an inch. */
 const PNG_SCALE = 4;
 const CAPTION = 26;
@@ -25,16 +27,6 @@ function standalone(svg: SVGSVGElement, caption: string): string {
   }
   return new XMLSerializer().serializeToString(copy).replace(/var\((--[a-z-]+)\)/g, (_, name: string) => theme.getPropertyValue(name).trim() || '#000')
     .replace(/color-mix\(in srgb, (#[0-9a-f]{3,8}) (\d+)%, (#[0-9a-f]{3,8})\)/gi, (_, a: string) => a.length === 7 ? `${a}" fill-opacity="0.28` : a);
-}
-
-/** Hands a file to the person. */
-export function save(name: string, type: string, data: BlobPart) {
-  const url = URL.createObjectURL(new Blob([data], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
 export function saveSvg(svg: SVGSVGElement, name: string, caption: string) {

@@ -31,7 +31,7 @@ export function freshPlacing(id: string, { width: w, height: h }: { width: numbe
     case 'magnifier':
       return { magnifier: { x: w * 0.5, y: h * 0.4 } };
     case 'spring-scale':
-      return { 'spring-scale': { x: w * 0.82, y: h * 0.12 } };
+      return { 'spring-scale': { x: w * 0.82, y: h * 0.2 } };
     case 'beam-timer':
       return { 'beam-timer': { x1: w * 0.42, y1: h * 0.75, x2: w * 0.58, y2: h * 0.75 } };
     case 'stopwatch':

@@ -1,7 +1,7 @@
 import { ArrowLeft, ArrowRight, ListOrdered, Pencil, Sigma, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ColumnSpec } from '../core';
-import { menuBox, menuItem } from './RowMenu';
+import { menuBox, menuItem } from '../ui';
 
 /** What can be done with a column, behind its name. */
 export function ColumnMenu({ column, index, last, children, onChange, onMove, onRemove, onFill, onStatistics }: {

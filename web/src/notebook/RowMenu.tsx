@@ -2,12 +2,8 @@ import { ArrowDown, ArrowUp, CircleSlash, Plus, StickyNote, Trash2 } from 'lucid
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { RowSpec } from '../core';
-import { Button, Dialog, Field } from '../ui';
+import { Button, Dialog, Field, menuBox, menuItem } from '../ui';
 import type { TableOps } from './tableOps';
-
-const item = 'flex items-center gap-2 rounded-house px-2 py-1 outline-none data-highlighted:bg-line/60 data-disabled:opacity-45';
-export const menuItem = item;
-export const menuBox = 'z-50 min-w-44 rounded-house border bg-sheet p-1 text-ink';
 
 /** The number of a row, and what can be done with it. */
 export function RowMenu({ row, index, last, ops }: { row: RowSpec; index: number; last: number; ops: TableOps }) {
@@ -25,14 +21,14 @@ export function RowMenu({ row, index, last, ops }: { row: RowSpec; index: number
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="start" className={menuBox}>
             {row.out
-              ? <DropdownMenu.Item className={item} onSelect={() => ops.leaveOut(row.id, '')}><CircleSlash size={14} aria-hidden />Take it in again</DropdownMenu.Item>
-              : <DropdownMenu.Item className={item} onSelect={() => ask('out')}><CircleSlash size={14} aria-hidden />Leave it out …</DropdownMenu.Item>}
-            <DropdownMenu.Item className={item} onSelect={() => ask('note')}><StickyNote size={14} aria-hidden />Note …</DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => ops.insertRow(index)}><Plus size={14} aria-hidden />New row above</DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => ops.insertRow(index + 1)}><Plus size={14} aria-hidden />New row below</DropdownMenu.Item>
-            <DropdownMenu.Item className={item} disabled={index === 0} onSelect={() => ops.moveRow(index, index - 1)}><ArrowUp size={14} aria-hidden />Move up</DropdownMenu.Item>
-            <DropdownMenu.Item className={item} disabled={index === last} onSelect={() => ops.moveRow(index, index + 1)}><ArrowDown size={14} aria-hidden />Move down</DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => ops.deleteRow(row.id)}><Trash2 size={14} aria-hidden />Delete the row</DropdownMenu.Item>
+              ? <DropdownMenu.Item className={menuItem} onSelect={() => ops.leaveOut(row.id, '')}><CircleSlash size={14} aria-hidden />Take it in again</DropdownMenu.Item>
+              : <DropdownMenu.Item className={menuItem} onSelect={() => ask('out')}><CircleSlash size={14} aria-hidden />Leave it out …</DropdownMenu.Item>}
+            <DropdownMenu.Item className={menuItem} onSelect={() => ask('note')}><StickyNote size={14} aria-hidden />Note …</DropdownMenu.Item>
+            <DropdownMenu.Item className={menuItem} onSelect={() => ops.insertRow(index)}><Plus size={14} aria-hidden />New row above</DropdownMenu.Item>
+            <DropdownMenu.Item className={menuItem} onSelect={() => ops.insertRow(index + 1)}><Plus size={14} aria-hidden />New row below</DropdownMenu.Item>
+            <DropdownMenu.Item className={menuItem} disabled={index === 0} onSelect={() => ops.moveRow(index, index - 1)}><ArrowUp size={14} aria-hidden />Move up</DropdownMenu.Item>
+            <DropdownMenu.Item className={menuItem} disabled={index === last} onSelect={() => ops.moveRow(index, index + 1)}><ArrowDown size={14} aria-hidden />Move down</DropdownMenu.Item>
+            <DropdownMenu.Item className={menuItem} onSelect={() => ops.deleteRow(row.id)}><Trash2 size={14} aria-hidden />Delete the row</DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>

@@ -2,10 +2,9 @@ import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { askFile } from '../api/client';
+import { save } from '../app/save';
 import type { Worked } from '../core';
-import { save } from '../graph/picture';
-import { Button } from '../ui';
-import { menuBox, menuItem } from './RowMenu';
+import { Button, menuBox, menuItem } from '../ui';
 import type { NotebookTable } from './table';
 import { tableCells, tableText } from './tableText';
 

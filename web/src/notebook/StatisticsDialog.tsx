@@ -1,6 +1,6 @@
-import { useState } from 'react';
-import { compareValues, readNumber, readUnit, type ColumnSpec, type Worked } from '../core';
-import { Dialog, Field, Symbol, symbolText } from '../ui';
+import type { ColumnSpec, Worked } from '../core';
+import { Dialog, Symbol, symbolText } from '../ui';
+import { Compare } from './Compare';
 
 const NAMES = [['mean', 'mean'], ['median', 'median'], ['min', 'smallest'], ['max', 'largest'], ['range', 'range'], ['lowerQuartile', 'lower quartile'], ['upperQuartile', 'upper quartile'], ['sd', 'standard deviation'], ['standardError', 'standard error of the mean'], ['sum', 'sum']] as const;
 
@@ -31,30 +31,5 @@ export function StatisticsDialog({ columns, worked, focus, onClose }: { columns:
         {own && own.s.mean !== null && <Compare name={`mean of ${symbolText(own.c.symbol)}`} value={own.s.mean} uncertainty={own.s.standardError ?? NaN} unit={own.s.unit} />}
       </div>
     </Dialog>
-  );
-}
-
-/** A value held against theory or another method's, in words. */
-export function Compare({ name, value, uncertainty, unit }: { name: string; value: number; uncertainty: number; unit: string }) {
-  const [number, setNumber] = useState('');
-  const [off, setOff] = useState('');
-  const [typedUnit, setTypedUnit] = useState(unit);
-  const other = number.trim() ? readNumber(number) : null;
-  const u = off.trim() ? readNumber(off) : { value: NaN };
-  const u2 = readUnit(typedUnit);
-  const trouble = other && 'error' in other ? other.error : 'error' in u ? u.error : 'error' in u2 ? u2.error : null;
-  const found = other && 'value' in other && 'value' in u && !trouble ? compareValues(value, uncertainty, unit, other.value, u.value, typedUnit) : null;
-  return (
-    <section className="flex flex-col gap-2 border-t pt-3">
-      <h3 className="font-semibold">Compare the {name} with theory or another method</h3>
-      <div className="grid grid-cols-3 gap-3">
-        <Field label="Value" mono value={number} onChange={(e) => setNumber(e.target.value)} />
-        <Field label="Uncertainty" mono value={off} onChange={(e) => setOff(e.target.value)} hint="empty: exact" />
-        <Field label="Unit" mono value={typedUnit} onChange={(e) => setTypedUnit(e.target.value)} />
-      </div>
-      <p aria-live="polite" data-testid="comparison" className={trouble ? 'text-copper' : ''}>
-        {trouble ?? (found && ('error' in found ? found.error : `Difference ${found.differenceText}${found.percentText ? `, ${found.percentText}` : ''}. ${found.words}.`))}
-      </p>
-    </section>
   );
 }

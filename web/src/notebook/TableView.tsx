@@ -149,7 +149,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
                           aria-invalid={!!trouble}
                           title={trouble || (cell.uncertainty ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}` : undefined)}
                           readOnly={readOnly}
-                          className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
+                          className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${row.out ? 'line-through decoration-copper' : ''} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
                           value={cell.text}
                           placeholder={!readOnly && r === rows.length - 1 && i === typed[0] ? `next ${c.name}` : ''}
                           onChange={(e) => onCell(row.id, c.id, e.target.value)}

@@ -45,6 +45,10 @@ export function IconButton({ label, children, className, ...rest }: ButtonHTMLAt
   );
 }
 
+/** Looks of a menu and of what stands in it. */
+export const menuBox = 'z-50 min-w-44 rounded-house border bg-sheet p-1 text-ink';
+export const menuItem = 'flex items-center gap-2 rounded-house px-2 py-1 outline-none data-highlighted:bg-line/60 data-disabled:opacity-45';
+
 export const inputClass =
   'rounded-house border border-edge bg-sheet px-2.5 min-h-9 text-ink placeholder:text-soft aria-[invalid=true]:border-copper';
 

@@ -46,6 +46,15 @@ final class Chrome {
         return page;
     }
 
+    /** A student at work in the lamp keeper's clock, a film on the bench. */
+    static Page measuring(BrowserContext context, String userName) {
+        Page page = signIn(context, userName);
+        inItem(page, "The lamp keeper's clock", "Go on");
+        button(page, "Measure").click();
+        page.getByTestId("film-time").waitFor();
+        return page;
+    }
+
     static Locator button(Page page, String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }

@@ -25,10 +25,7 @@ class InstrumentsTest {
     @BeforeEach
     void openAFilm() {
         context = Chrome.context(1280, 800);
-        page = Chrome.signIn(context, "imre.saltzman");
-        Chrome.inItem(page, "The lamp keeper's clock", "Go on");
-        Chrome.button(page, "Measure").click();
-        page.getByTestId("film-time").waitFor();
+        page = Chrome.measuring(context, "imre.saltzman");
     }
 
     @AfterEach

@@ -88,10 +88,7 @@ final class NotebookSpeed {
     /** From a key to the frame that shows it, with a table of 200 rows, a graph and a fit in view. */
     private static void keystroke(Row row) {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "imre.saltzman");
-            Chrome.inItem(page, "The lamp keeper's clock", "Go on");
-            Chrome.button(page, "Measure").click();
-            page.getByTestId("film-time").waitFor();
+            Page page = Chrome.measuring(context, "imre.saltzman");
             StringBuilder text = new StringBuilder();
             for (int i = 0; i < 195; i++) {
                 text.append("Tern\t").append(40 + i / 2.0).append('\t').append(26 + i / 8.0).append('\n');

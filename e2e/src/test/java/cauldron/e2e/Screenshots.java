@@ -56,10 +56,7 @@ class Screenshots {
     @Test
     void student() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "kofi.strand");
-            Chrome.inItem(page, "The lamp keeper's clock", "Go on");
-            Chrome.button(page, "Measure").click();
-            page.getByTestId("film-time").waitFor();
+            Page page = Chrome.measuring(context, "kofi.strand");
             page.getByLabel(Pattern.compile("^20 swings, row 2")).click();
             page.getByText("This is how").waitFor();
             Chrome.button(page, "Protractor").click();

@@ -283,16 +283,6 @@ public final class DataTable {
         return column;
     }
 
-    /** A straight line of one column against another, in their shown units. */
-    public Map<String, Object> line(String xId, String yId) {
-        Column x = column(xId);
-        Column y = column(yId);
-        if (x == null || y == null) {
-            throw new IllegalArgumentException("Choose a column for each axis");
-        }
-        return LineFit.of(x.counted(out), y.values()).toTree(y.symbol(), y.unit(), x.symbol(), x.unit());
-    }
-
     /**
      * What a formula gives for a table as a whole, such as a gradient: its first value.
      *
@@ -343,22 +333,5 @@ public final class DataTable {
         }
         return Tree.of("start", from, "width", w, "normal", normal, "counts", list, "n", (double) s.count(), "mean", s.mean(), "sd",
                 Double.isNaN(s.sd()) ? null : (Object) s.sd());
-    }
-
-    public Map<String, Object> toTree() {
-        List<Object> list = new ArrayList<>();
-        for (Column c : columns) {
-            List<Object> values = new ArrayList<>();
-            List<Object> texts = new ArrayList<>();
-            for (int i = 0; i < c.values().length; i++) {
-                double v = c.values()[i];
-                values.add(Double.isNaN(v) || Double.isInfinite(v) ? null : (Object) v);
-                texts.add(c.text(i));
-            }
-            list.add(Tree.of("id", c.id(), "symbol", c.symbol(), "unit", c.unit().symbol(), "calculated",
-                    c.calculated(), "values", values, "texts", texts, "troubles", new ArrayList<>(Arrays.asList(c.troubles())),
-                    "trouble", c.trouble(), "troubleAt", (double) c.troubleAt()));
-        }
-        return Tree.of("columns", list);
     }
 }

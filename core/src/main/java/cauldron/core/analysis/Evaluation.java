@@ -151,7 +151,6 @@ final class Evaluation {
             case LN:
                 return unary(x, i -> Math.log(v[i]), i -> 1 / v[i]);
             case LOG:
-            case LG:
                 return unary(x, i -> Math.log10(v[i]), i -> 1 / (v[i] * Math.log(10)));
             case EXP:
                 return unary(x, i -> Math.exp(v[i]), i -> Math.exp(v[i]));
@@ -162,13 +161,10 @@ final class Evaluation {
             case TAN:
                 return unary(x, i -> Math.tan(v[i]), i -> 1 + Math.tan(v[i]) * Math.tan(v[i]));
             case ASIN:
-            case ASIN2:
                 return unary(x, i -> Math.asin(v[i]), i -> 1 / Math.sqrt(1 - v[i] * v[i]));
             case ACOS:
-            case ACOS2:
                 return unary(x, i -> Math.acos(v[i]), i -> -1 / Math.sqrt(1 - v[i] * v[i]));
             case ATAN:
-            case ATAN2:
                 return unary(x, i -> Math.atan(v[i]), i -> 1 / (1 + v[i] * v[i]));
             default:
                 return extreme(f == Function.MIN ? -1 : 1, args);

@@ -1,9 +1,5 @@
 package cauldron.core.analysis;
 
-import cauldron.core.Tree;
-import cauldron.core.quantity.Numbers;
-import cauldron.core.quantity.Unit;
-import java.util.Map;
 import org.hipparchus.stat.regression.SimpleRegression;
 
 /**
@@ -46,31 +42,5 @@ public record LineFit(int points, double slope, double intercept, double slopeUn
         return new LineFit((int) regression.getN(), regression.getSlope(), regression.getIntercept(),
                 three ? regression.getSlopeStdErr() : Double.NaN,
                 three ? regression.getInterceptStdErr() : Double.NaN, regression.getRSquare());
-    }
-
-    /** The unit of the slope: coherent where it can be ({@code N/(m/s²)} is {@code kg}). */
-    public static Unit slopeUnit(Unit y, Unit x) {
-        return FitKind.product(y, 1, x, -1);
-    }
-
-    /** The fit as people read it, in the columns' own symbols and units. */
-    public Map<String, Object> toTree(String ySymbol, Unit y, String xSymbol, Unit x) {
-        String slopeText = Numbers.printWithUncertainty(slope, slopeUncertainty);
-        String interceptText = Numbers.printWithUncertainty(Math.abs(intercept), interceptUncertainty);
-        String unit = slopeUnit(y, x).symbol();
-        String equation = ySymbol + " = " + group(slopeText) + spaced(unit) + " · " + xSymbol
-                + (intercept < 0 ? " − " : " + ") + group(interceptText) + spaced(y.symbol());
-        return Tree.of("points", (double) points, "slope", slope, "intercept", intercept, "slopeText",
-                slopeText + spaced(unit), "interceptText",
-                Numbers.printWithUncertainty(intercept, interceptUncertainty) + spaced(y.symbol()), "slopeUnit", unit,
-                "interceptUnit", y.symbol(), "equation", equation, "rSquared", Numbers.fixed(rSquared, 4));
-    }
-
-    private static String group(String text) {
-        return text.contains("±") && !text.startsWith("(") ? "(" + text + ")" : text;
-    }
-
-    private static String spaced(String unit) {
-        return unit.isEmpty() ? "" : " " + unit;
     }
 }

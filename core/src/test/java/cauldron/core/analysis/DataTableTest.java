@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.Tree;
-import cauldron.core.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -98,15 +97,6 @@ class DataTableTest {
         assertThat(fit.slopeUncertainty()).isCloseTo(0.429796848199937e-3, within(1e-12));
         assertThat(fit.interceptUncertainty()).isCloseTo(0.232818234301152, within(1e-10));
         assertThat(fit.rSquared()).isCloseTo(0.999993745883712, within(1e-12));
-    }
-
-    @Test
-    void theEquationSpeaksTheColumnsSymbols() {
-        Map<String, Object> fit = LineFit.of(new double[] {0.4, 0.8, 1.2, 1.6}, new double[] {1.62, 3.21, 4.84, 6.44})
-                .toTree("T²", Units.parse("s²"), "L", Units.parse("m"));
-        assertThat(fit.get("equation").toString()).startsWith("T² = (4.0").contains(") s² m⁻¹ · L + (");
-        assertThat(LineFit.slopeUnit(Units.parse("N"), Units.parse("m/s^2")).symbol()).isEqualTo("kg");
-        assertThat(LineFit.slopeUnit(Units.parse("s"), Units.parse("cm")).symbol()).isEqualTo("s/cm");
     }
 
     @Test

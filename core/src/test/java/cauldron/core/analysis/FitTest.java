@@ -75,6 +75,8 @@ class FitTest {
         Map<String, Object> line = fit(t, "line").toTree();
         assertThat(line.get("equation").toString()).startsWith("F = (1.98 ± 0.04) kg m s⁻³ · t + (1.03 ± ");
         assertThat(Tree.maps(line, "parameters").get(0)).containsEntry("meaning", "gradient").containsEntry("unit", "kg m s⁻³");
+        DataTable mass = table("m/s^2", "N", new double[] {1, 2, 3}, new double[] {2, 4.1, 6}, "");
+        assertThat(fit(mass, "proportional").unit(0).symbol()).isEqualTo("kg");
         DataTable cm = table("s", "cm", new double[] {1, 2, 3, 4}, new double[] {5.1, 20, 44, 79}, "");
         assertThat(Tree.maps(fit(cm, "quadratic").toTree(), "parameters").get(0)).containsEntry("unit", "cm/s²");
         assertThat(Tree.maps(fit(cm, "power").toTree(), "parameters").get(0)).containsEntry("unitNote", true);

@@ -2,6 +2,7 @@ package cauldron.server.demo;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.analysis.Fit;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.quantity.Numbers;
@@ -123,8 +124,7 @@ final class DemoJournal {
         List<Object> rows = new ArrayList<>();
         cells.getOrDefault(table, Map.of()).forEach((row, values) -> rows.add(Tree.of("id", row, "cells", values)));
         Object all = columns.containsKey(table) ? columns.get(table) : ((Block.Table) sheet.block(table)).columns();
-        Map<String, Object> fit = DataTable.of(Tree.of("columns", all, "rows", rows)).line(x, y);
-        return new double[] {(Double) fit.get("slope"), (Double) fit.get("intercept")};
+        return Fit.of(DataTable.of(Tree.of("columns", all, "rows", rows)), Tree.of("x", x, "y", y, "kind", "line")).result().values();
     }
 
     void send() {
