@@ -172,9 +172,10 @@ class LabsTest {
 
         part("Analyse");
         double period = value("10 bounces", 5) / 10;
+        answer("How steep is your line", print(byWeights / 100, 4), "N/cm");
         answer("What is the spring's constant?", print(0.5 * (byWeights + byRhythm), 2), "N/m");
         answer("mass of sinker Brill", print(period * period / perGram, 0), "g");
-        handIn("7");
+        handIn("9");
     }
 
     /** Zeroes the stopwatch as the body passes its middle upwards, and takes its time ten bounces later with one key. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.persistence.EntityManagerFactory;
 import java.net.http.HttpResponse;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -129,6 +130,33 @@ class TeachingTest {
         Room two = room("ines", "The slip's lost label");
         seal(two);
         assertThat(constant(two)).isNotEqualTo(mine);
+    }
+
+    /** Types weight and place of the hook into a row. */
+    private static List<Map<String, Object>> row(String id, String weight, String place) {
+        return List.of(entry("still", "cell/" + id + "/F", Map.of("text", weight)), entry("still", "cell/" + id + "/x", Map.of("text", place)));
+    }
+
+    private static Map<String, Object> entry(String block, String slot, Map<String, Object> value) {
+        return Map.of("id", UUID.randomUUID(), "block", block, "slot", slot, "value", value, "time", "2026-01-01T00:00:00Z");
+    }
+
+    @Test
+    void anAnswerIsCheckedAgainstWhatFollowsFromOnesOwnTable() {
+        Room room = room("ines", "The slip's lost label");
+        seal(room);
+        Map<String, String> answer = Map.of("block", "steep", "number", "0.25", "unit", "N/cm");
+        String path = "/api/works/" + room.work() + "/checks";
+        assertThat(Visitor.read(room.student().post(path, answer)).get("verdict").asString()).isEqualTo("not-yet");
+        List<Map<String, Object>> entries = new ArrayList<>(row("r1", "0.25", "20.0"));
+        entries.addAll(row("r2", "0.50", "21.0"));
+        entries.addAll(row("r3", "5.75", "22.0"));
+        entries.add(entry("still", "rows", Map.of("order", List.of("r1", "r2", "r3"))));
+        String journal = "/api/works/" + room.work() + "/entries";
+        assertThat(room.student().post(journal, Map.of("entries", entries)).statusCode()).isEqualTo(200);
+        assertThat(Visitor.read(room.student().post(path, answer)).get("verdict").asString()).isEqualTo("value");
+        room.student().post(journal, Map.of("entries", List.of(entry("still", "row/r3", Map.of("out", "typed wrongly")))));
+        assertThat(Visitor.read(room.student().post(path, answer)).get("verdict").asString()).isEqualTo("right");
     }
 
     @Test

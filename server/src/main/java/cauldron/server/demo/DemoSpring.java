@@ -81,7 +81,7 @@ final class DemoSpring extends DemoScript {
         double period = journal.number("swing", BOUNCED.length + 1, "t") / BOUNCES;
         double byRhythm = 4 * Math.PI * Math.PI / (1000 * line[0]);
         double k = 0.5 * (100 * newtonPerCm + byRhythm);
-        return List.of(new Answer("k", Numbers.print(k, 3), "N/m"),
+        return List.of(new Answer("steep", Numbers.print(newtonPerCm, 4), "N/cm"), new Answer("k", Numbers.print(k, 3), "N/m"),
                 new Answer("brill", Numbers.print((period * period - line[1]) / line[0], 3), "g"));
     }
 
