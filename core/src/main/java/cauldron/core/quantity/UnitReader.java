@@ -10,6 +10,8 @@ package cauldron.core.quantity;
 final class UnitReader {
 
     static final String SUPERSCRIPTS = "⁰¹²³⁴⁵⁶⁷⁸⁹";
+    /** Longer ones are refused rather than risk the stack. */
+    private static final int LONGEST = 120;
     private static final String TIMES = "·⋅*×";
 
     private final String text;
@@ -24,9 +26,16 @@ final class UnitReader {
         if (text.isEmpty()) {
             return Unit.ONE;
         }
+        if (text.length() > LONGEST) {
+            at = LONGEST;
+            throw trouble("A unit can have " + LONGEST + " characters at most");
+        }
         Unit unit = product();
         if (at < text.length()) {
             throw trouble("“" + text.charAt(at) + "” has no place in a unit");
+        }
+        if (!(unit.factor() > 0) || Double.isInfinite(unit.factor())) {
+            throw trouble("These powers are too large for a unit");
         }
         return unit;
     }
