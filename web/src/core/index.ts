@@ -96,6 +96,14 @@ export function countUp(run: Run, d: Distribution, index: number, population: nu
 export function readUnit(text: string) {
   return door.readUnit(text) as { symbol: string; nice: string } | Failure;
 }
+/** Typed numbers said in another unit. */
+export function convert(typed: string[], from: string, to: string, uncertainties = false) {
+  return door.convert(typed, from, to, uncertainties) as { texts: string[] } | Failure;
+}
+/** A place on an axis in another unit. */
+export function inUnit(value: number, from: string, to: string) {
+  return door.inUnit(value, from, to) as { value: number } | Failure;
+}
 /** How far a value read with some instruments (`ruler:10` is graduated in ten divisions) may be off, in a column's unit; undefined where none measures that. */
 export function uncertaintyOf(lying: string[], columnUnit: string) {
   const answer = door.uncertainty(lying.join(' '), columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;

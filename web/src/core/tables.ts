@@ -11,6 +11,8 @@ export interface ColumnSpec {
   /** Of all cells that have none of their own, as typed. */
   uncertainty?: string;
   decimals?: number; figures?: number; description?: string;
+  /** The unit that the student was asked to find, as typed. */
+  found?: string;
 }
 export interface RowSpec {
   id: string; cells: Record<string, string>; uncertainties?: Record<string, string>;
@@ -18,19 +20,35 @@ export interface RowSpec {
   out?: string;
   note?: string;
 }
-export interface TableSpec { columns: ColumnSpec[]; rows: RowSpec[] }
+export interface TableSpec {
+  columns: ColumnSpec[]; rows: RowSpec[];
+  /** Whether units of calculated columns, gradients and areas are for the student to find. */
+  unitsAsked?: boolean;
+  /** Whether ± is kept away. */
+  uncertaintiesHidden?: boolean;
+}
 /** A column worked out. Values are in its unit, NaN where there is none. */
 export interface ColumnResult {
-  id: string; symbol: string; unit: string; calculated: boolean; trouble: string | null; troubleAt: number;
+  id: string; symbol: string; unit: string;
+  /** A unit the student has still to find: what it is held against, and what is to be said of what was typed. */
+  asked?: { due: string; hint: string };
+  calculated: boolean; trouble: string | null; troubleAt: number;
   values: Float64Array; uncertainties: Float64Array;
   text(row: number): string; sureness(row: number): string; troubleIn(row: number): string;
 }
 export interface FitAsked {
   x: string; y: string; kind: string; formula?: string; start?: Record<string, number>; weighted?: boolean; from?: number; to?: number;
+  follows?: { name: string; formula: string }[]; unitsAsked?: boolean; found?: Record<string, string>; plain?: boolean;
 }
-export interface FitParameter { name: string; meaning: string; value: number; uncertainty: number | null; text: string; unit: string; unitNote: boolean }
+/** A parameter, or what follows from them. */
+export interface FitParameter {
+  name: string; meaning: string; value: number; uncertainty: number | null; text: string; unit: string;
+  /** Whether its unit is fixed by those of the axes; for the student to find; found; and what is to be said of what was typed. */
+  unitFixed: boolean; unitAsked: boolean; unitFound: boolean; unitHint: string;
+}
+export type FromFit = FitParameter & { formula: string } | { name: string; formula: string; error: string; at: number };
 export interface FitResult {
-  points: number; parameters: FitParameter[]; equation: string; rSquared: string; aboutZero: boolean; rms: string;
+  points: number; parameters: FitParameter[]; follows: FromFit[]; equation: string; rSquared: string; aboutZero: boolean; rms: string;
   rows: number[]; residuals: number[]; curve: (number | null)[];
 }
 export interface Bins { start: number; width: number; counts: number[]; n: number; mean: number; sd: number | null; normal: number[] }
@@ -46,13 +64,16 @@ export class Worked {
   column(id: string) { return this.columns.find((c) => c.id === id); }
   /** A fit, with the curve's heights at so many places. */
   fit(asked: FitAsked, from: number, to: number, places: number) { return this.door.fit(asked, from, to, places) as FitResult | Failure; }
-  statistics(column: string) { return this.door.statistics(column) as Statistics | Failure; }
+  statistics(column: string) {
+    const found = this.door.statistics(column) as Statistics | Failure;
+    return 'unit' in found && this.column(column)?.asked ? { ...found, unit: '' } : found;
+  }
   bins(column: string, start = NaN, width = NaN) { return this.door.bins(column, start, width) as Bins | Failure; }
   tangent(x: string, y: string, at: number, fit: FitAsked | null) {
-    return this.door.tangent(x, y, at, fit) as { at: number; height: number; gradient: number; text: string } | Failure;
+    return this.door.tangent(x, y, at, fit) as { at: number; height: number; gradient: number; number: string; unit: string } | Failure;
   }
   area(x: string, y: string, from: number, to: number) {
-    return this.door.area(x, y, from, to) as { area: number; text: string; from: number; to: number } | Failure;
+    return this.door.area(x, y, from, to) as { area: number; number: string; unit: string; from: number; to: number } | Failure;
   }
 }
 
@@ -95,14 +116,24 @@ export class Worktable {
       this.door.leaveOut(i, this.out[i]);
     });
     this.door.work();
-    return new Worked(this.door, spec.columns.map((_, i) => ({
-      ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt'>),
-      values: this.door.values(i), uncertainties: this.door.uncertainties(i),
-      text: (row: number) => this.door.text(i, row), sureness: (row: number) => this.door.sureness(i, row), troubleIn: (row: number) => this.door.trouble(i, row),
-    })));
+    return new Worked(this.door, spec.columns.map((c, i) => {
+      const result = {
+        ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt'>),
+        values: this.door.values(i), uncertainties: spec.uncertaintiesHidden ? new Float64Array(n).fill(NaN) : this.door.uncertainties(i),
+        text: (row: number) => this.door.text(i, row), sureness: (row: number) => (spec.uncertaintiesHidden ? '' : this.door.sureness(i, row)),
+        troubleIn: (row: number) => this.door.trouble(i, row),
+      };
+      if (!spec.unitsAsked || !result.calculated || result.trouble) return result;
+      const check = checkUnit(c.found ?? '', result.unit);
+      return check.right ? result : { ...result, unit: '', asked: { due: result.unit, hint: check.note } };
+    }));
   }
 }
 
+/** A unit that was asked for, held against one of the right kind. */
+export function checkUnit(typed: string, due: string) {
+  return door.checkUnit(typed, due) as { right: boolean; note: string };
+}
 /** A table worked out once. */
 export function workOut(spec: TableSpec) {
   return new Worktable().update(spec);

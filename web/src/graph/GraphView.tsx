@@ -3,13 +3,13 @@ import { DropdownMenu } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { printShort, type TableSpec, type Worked } from '../core';
 import { Button, menuBox, menuItem, Select, symbolText, Toggle } from '../ui';
-import { BoxPlots, Distribution } from './Distribution';
 import { FitMenu } from './FitMenu';
 import { FitWords } from './FitWords';
-import { axes, axisTitle, domainOf, fitted, fitsOf, numberColumns, PAD, scales, seriesOf, type Domain, type GraphChoice } from './model';
+import { drawn, GraphPicture } from './GraphPicture';
+import { axisTitle, fitsOf, PAD, scales, type Domain, type GraphChoice, type GraphColumn, type Series } from './model';
 import { savePng, saveSvg } from './picture';
-import { Axes, Contents } from './Plot';
-import { Area, Crosshair, found, Tangent, type Tool, type ToolPlaces } from './Tools';
+import type { Expected } from './SketchBehind';
+import { Area, Crosshair, ReadOff, Tangent, type Tool, type ToolPlaces } from './Tools';
 import { ViewMenu } from './ViewMenu';
 
 interface Props {
@@ -21,12 +21,14 @@ interface Props {
   /** Goes to a row of the table. */
   onGoTo?: (row: number) => void;
   onEnlarge?: () => void;
+  /** Sealed sketches, shown behind a graph of the same quantities. */
+  expected?: Expected[];
 }
 
 const TOOLS: { id: Tool; name: string }[] = [{ id: 'look', name: 'no tool' }, { id: 'tangent', name: 'tangent' }, { id: 'area', name: 'area' }, { id: 'crosshair', name: 'crosshair' }];
 
 /** A graph that draws itself as rows are typed, with fits, and tools to read it. */
-export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, onEnlarge }: Props) {
+export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, onEnlarge, expected }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const [size, setSize] = useState({ w: 360, h: 240 });
@@ -40,14 +42,10 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
     observer.observe(box.current!);
     return () => observer.disconnect();
   }, [data]);
-  const columns = useMemo(() => numberColumns(table, worked), [table, worked]);
-  const { x, ys } = axes(columns, choice);
+  const what = useMemo(() => drawn(table, worked, choice, expected, zoomed), [table, worked, choice, expected, zoomed]);
+  const { columns, x, ys, series, domain, fits } = what;
   const y = ys[0];
   const show = choice.show ?? 'points';
-  const series = useMemo(() => seriesOf(table, x, ys, choice), [columns, choice]);
-  const full = useMemo(() => domainOf(series, choice), [series, choice]);
-  const domain = zoomed ?? full;
-  const fits = useMemo(() => (show === 'points' ? fitted(worked, x, ys, choice, domain) : []), [columns, choice, domain]);
   const { sx, sy } = scales(domain, choice, size);
   const options = columns.map((c) => ({ id: c.id, name: symbolText(c.symbol) }));
   const count = series.reduce((n, s) => n + s.points.length, 0);
@@ -99,7 +97,7 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
             <Select label="Tool" hideLabel value={tool} onChange={(t) => { setTool(t as Tool); setPlaces(null); }} options={TOOLS} />
           </>
         )}
-        {!readOnly && <ViewMenu columns={columns} x={x} ys={ys} choice={choice} onChoice={(c) => { setZoomed(null); put(c); }} />}
+        {!readOnly && <ViewMenu sketched={!!expected?.length} columns={columns} x={x} ys={ys} choice={choice} onChoice={(c) => { setZoomed(null); put(c); }} />}
         <Button small aria-pressed={data} className={data ? 'border-copper!' : ''} onClick={() => setData(!data)}>Data</Button>
         <DropdownMenu.Root modal={false}>
           <DropdownMenu.Trigger asChild><Button small kind="quiet" aria-label="Save the graph" title="Save the graph"><Download size={14} /></Button></DropdownMenu.Trigger>
@@ -113,8 +111,8 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
         {onEnlarge && <Button small kind="quiet" aria-label="Enlarge the graph" title="Enlarge the graph" onClick={onEnlarge}><Maximize2 size={14} /></Button>}
       </div>
       {trouble && <p role="alert" className="px-3 text-fine text-copper">{trouble}</p>}
-      <FitWords fits={fits} />
-      {tool !== 'look' && show === 'points' && x && y && <p className="px-3 text-plum" role="status" data-testid="read-off">{found(tool, worked, x, y, at, ofFit)}</p>}
+      <FitWords fits={fits} hidden={!!table.uncertaintiesHidden} readOnly={readOnly} onFit={(from, to) => put({ fits: fitsOf(choice, y?.id).map((f) => (f === from || (f.kind === from.kind && f.series === from.series && !choice.fits) ? to : f)) })} />
+      {tool !== 'look' && show === 'points' && x && y && <p className="px-3 text-plum" role="status" data-testid="read-off"><ReadOff tool={tool} worked={worked} x={x} y={y} places={at} fit={ofFit} asks={!!table.unitsAsked} /></p>}
       {data ? <DataBehind series={series} /> : (
         <div ref={box} className="relative min-h-0 flex-1">
           <svg
@@ -138,19 +136,17 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
               setPlaces({ ...at, cross: { x: sx.invert(from.x + step * d[0]), y: sy.invert(from.y + step * d[1]) } });
             }}
           >
-            {show === 'histogram' || show === 'dots' ? <Distribution worked={worked} table={table} columns={ys} choice={choice} size={size} />
-              : show === 'box' ? <BoxPlots worked={worked} table={table} columns={ys} choice={choice} size={size} /> : (
-                <>
-                  <Axes sx={sx} sy={sy} size={size} x={x} ys={ys} />
-                  <Contents
-                    sx={sx} sy={sy} size={size} series={series} fits={fits} choice={choice} onPoint={onGoTo}
-                    under={tool === 'area' && x && y && series[0] && <Area worked={worked} x={x} y={y} sx={sx} sy={sy} size={size} from={at.from} to={at.to} series={series[0]} onMove={(from, to) => setPlaces({ ...at, from, to })} />}
-                  />
-                  {tool === 'tangent' && x && y && <Tangent worked={worked} x={x} y={y} sx={sx} sy={sy} size={size} at={at.at} fit={ofFit} onMove={(v) => setPlaces({ ...at, at: v })} />}
-                  {tool === 'crosshair' && at.cross && <Crosshair sx={sx} sy={sy} size={size} at={at.cross} />}
-                  {count === 0 && <text x={size.w / 2} y={size.h / 2} textAnchor="middle" fontSize="13" fill="var(--soft)">{columns.length < 2 ? 'A graph needs two columns of numbers.' : 'Points appear here as you type rows.'}</text>}
-                </>
-              )}
+            <GraphPicture
+              table={table} worked={worked} choice={choice} size={size} what={what} onPoint={onGoTo}
+              under={tool === 'area' && x && y && series[0] && <Area worked={worked} x={x} y={y} sx={sx} sy={sy} size={size} from={at.from} to={at.to} series={series[0]} onMove={(from, to) => setPlaces({ ...at, from, to })} />}
+            />
+            {show === 'points' && (
+              <>
+                {tool === 'tangent' && x && y && <Tangent worked={worked} x={x} y={y} sx={sx} sy={sy} size={size} at={at.at} fit={ofFit} onMove={(v) => setPlaces({ ...at, at: v })} />}
+                {tool === 'crosshair' && at.cross && <Crosshair sx={sx} sy={sy} size={size} at={at.cross} />}
+                {count === 0 && <text x={size.w / 2} y={size.h / 2} textAnchor="middle" fontSize="13" fill="var(--soft)" data-screen>{columns.length < 2 ? 'A graph needs two columns of numbers.' : 'Points appear here as you type rows.'}</text>}
+              </>
+            )}
           </svg>
           {show === 'points' && count > 0 && (
             <div className="absolute right-6 flex gap-0.5 rounded-house border bg-sheet" style={{ bottom: PAD.bottom + 4 }}>
@@ -173,7 +169,7 @@ function moved(choice: GraphChoice, from: string | undefined, to: string): Parti
 }
 
 /** How far each point lies off the first fit, in a strip across the graph. */
-function Residuals({ rows, residuals, x, unit, sx, size }: { rows: number[]; residuals: number[]; x: NonNullable<ReturnType<typeof axes>['x']>; unit: string; sx: ReturnType<typeof scales>['sx']; size: { w: number; h: number } }) {
+function Residuals({ rows, residuals, x, unit, sx, size }: { rows: number[]; residuals: number[]; x: GraphColumn; unit: string; sx: ReturnType<typeof scales>['sx']; size: { w: number; h: number } }) {
   const most = residuals.reduce((m, r) => Math.max(m, Math.abs(r)), 1e-300);
   const tall = Math.min(70, size.h * 0.3);
   const y = (r: number) => tall / 2 - (r / most) * (tall / 2 - 6);
@@ -188,7 +184,7 @@ function Residuals({ rows, residuals, x, unit, sx, size }: { rows: number[]; res
 }
 
 /** The same data as a table, for those who can't see the graph. */
-function DataBehind({ series }: { series: ReturnType<typeof seriesOf> }) {
+function DataBehind({ series }: { series: Series[] }) {
   return (
     <div className="min-h-0 flex-1 overflow-auto px-3" tabIndex={0} role="region" aria-label="Data of the graph">
       {series.map((s) => (

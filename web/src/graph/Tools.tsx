@@ -1,5 +1,6 @@
-import { useRef } from 'react';
-import { printShort, type FitAsked, type Worked } from '../core';
+import { useRef, useState } from 'react';
+import { checkUnit, printShort, type FitAsked, type Worked } from '../core';
+import { UnitAsk } from '../notebook/UnitAsk';
 import { PAD, type GraphColumn, type Scale, type Series, type Size } from './model';
 
 export type Tool = 'look' | 'tangent' | 'area' | 'crosshair';
@@ -79,15 +80,18 @@ export function Crosshair({ sx, sy, size, at }: { sx: Scale; sy: Scale; size: Si
   );
 }
 
-/** What the tool in use has found, in words. */
-export function found(tool: Tool, worked: Worked, x: GraphColumn, y: GraphColumn, places: ToolPlaces, fit: FitAsked | null): string {
-  if (tool === 'tangent') {
-    const t = worked.tangent(x.id, y.id, places.at, fit);
-    return 'error' in t ? t.error : `gradient ${t.text} at ${x.symbol} = ${printShort(places.at)} ${x.result.unit}${fit ? ', of the fit' : ''}`;
-  }
-  if (tool === 'area') {
-    const a = worked.area(x.id, y.id, places.from, places.to);
-    return 'error' in a ? a.error : `area ${a.text} from ${x.symbol} = ${printShort(a.from)} to ${printShort(a.to)} ${x.result.unit}`;
-  }
-  return places.cross ? `${x.symbol} = ${printShort(places.cross.x)} ${x.result.unit}, ${y.symbol} = ${printShort(places.cross.y)} ${y.result.unit}` : 'Point at a place in the graph, or move the lines with the arrow keys.';
+/** What the tool in use has found, in words; its unit may be for the student to find. */
+export function ReadOff({ tool, worked, x, y, places, fit, asks }: { tool: Tool; worked: Worked; x: GraphColumn; y: GraphColumn; places: ToolPlaces; fit: FitAsked | null; asks: boolean }) {
+  const [typed, setTyped] = useState('');
+  if (tool === 'crosshair') return <>{places.cross ? `${x.symbol} = ${printShort(places.cross.x)} ${x.result.unit}, ${y.symbol} = ${printShort(places.cross.y)} ${y.result.unit}` : 'Point at a place in the graph, or move the lines with the arrow keys.'}</>;
+  const found = tool === 'tangent' ? worked.tangent(x.id, y.id, places.at, fit) : worked.area(x.id, y.id, places.from, places.to);
+  if ('error' in found) return <>{found.error}</>;
+  const what = tool === 'tangent' ? 'gradient' : 'area';
+  const where = 'from' in found ? `from ${x.symbol} = ${printShort(found.from)} to ${printShort(found.to)}` : `at ${x.symbol} = ${printShort(places.at)}`;
+  const check = checkUnit(typed, found.unit);
+  return (
+    <>
+      {what} {found.number} {asks && !check.right ? <UnitAsk of={`the ${what}`} value={typed} hint={check.note} onChange={setTyped} /> : found.unit} {where} {x.result.unit}{tool === 'tangent' && fit ? ', of the fit' : ''}
+    </>
+  );
 }

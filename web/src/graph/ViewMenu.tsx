@@ -8,7 +8,7 @@ const SHOWS: { id: NonNullable<GraphChoice['show']>; name: string }[] = [
 ];
 
 /** What a graph shows and how: kind, series, axes, ranges, bins, caption. */
-export function ViewMenu({ columns, x, ys, choice, onChoice }: { columns: GraphColumn[]; x?: GraphColumn; ys: GraphColumn[]; choice: GraphChoice; onChoice: (c: GraphChoice) => void }) {
+export function ViewMenu({ sketched, columns, x, ys, choice, onChoice }: { /** Whether there is a sealed sketch to show. */ sketched: boolean; columns: GraphColumn[]; x?: GraphColumn; ys: GraphColumn[]; choice: GraphChoice; onChoice: (c: GraphChoice) => void }) {
   const show = choice.show ?? 'points';
   const range = (more: GraphChoice['range']) => onChoice({ ...choice, range: { ...choice.range, ...more } });
   const others = columns.filter((c) => c.id !== x?.id && c.id !== ys[0]?.id);
@@ -34,6 +34,7 @@ export function ViewMenu({ columns, x, ys, choice, onChoice }: { columns: GraphC
                 <Toggle label="log axis along" checked={!!choice.logX} onChange={(logX) => onChoice({ ...choice, logX })} />
                 <Toggle label="log axis up" checked={!!choice.logY} onChange={(logY) => onChoice({ ...choice, logY })} />
                 <Toggle label="residuals" checked={!!choice.residuals} onChange={(residuals) => onChoice({ ...choice, residuals })} />
+                {sketched && <Toggle label="my sketch" checked={!choice.noSketch} onChange={(on) => onChoice({ ...choice, noSketch: !on })} />}
               </div>
               <div className="grid grid-cols-[auto_auto_auto_auto] items-center gap-2 text-fine text-soft">
                 along from<NumberBox label="Along from" value={choice.range?.x0} onChange={(x0) => range({ x0 })} />to<NumberBox label="Along to" value={choice.range?.x1} onChange={(x1) => range({ x1 })} />

@@ -3,7 +3,12 @@ import type { ColumnResult, ColumnSpec, FitAsked, FitResult, TableSpec, Worked }
 import { symbolText } from '../ui';
 
 /** A fit on a graph, of one of its series. */
-export interface FitChoice { kind: string; series: string; weighted?: boolean; from?: number; to?: number; formula?: string; start?: Record<string, number> }
+export interface FitChoice { kind: string; series: string; weighted?: boolean; from?: number; to?: number; formula?: string; start?: Record<string, number>;
+  /** What is worked out from its parameters. */
+  follows?: { name: string; formula: string }[];
+  /** Units the student was asked to find, by name of the parameter. */
+  found?: Record<string, string>;
+}
 /** What a graph shows, as the notebook keeps it. */
 export interface GraphChoice {
   x?: string; y?: string;
@@ -18,6 +23,8 @@ export interface GraphChoice {
   caption?: string;
   show?: 'points' | 'histogram' | 'box' | 'dots';
   bins?: { start?: number; width?: number };
+  /** Whether the sealed sketch is kept from view. */
+  noSketch?: boolean;
 }
 
 export type GraphColumn = ColumnSpec & { result: ColumnResult };
@@ -71,11 +78,12 @@ function span(values: number[], origin: boolean, log: boolean, from?: number, to
   return [from !== undefined && !(log && from <= 0) ? from : a, to !== undefined && !(log && to <= 0) ? to : b];
 }
 
-export function domainOf(series: Series[], choice: GraphChoice): Domain {
+/** What is in view: all points with their bars, and what else there is to see. */
+export function domainOf(series: Series[], choice: GraphChoice, more: [number, number][] = []): Domain {
   const r = choice.range ?? {};
   return {
-    x: span(series.flatMap((s) => s.points.map((p) => p.a)), !!choice.origin, !!choice.logX, r.x0, r.x1),
-    y: span(series.flatMap((s) => s.points.flatMap((p) => (p.ub > 0 && !choice.noBars && !choice.logY ? [p.b - p.ub, p.b + p.ub] : [p.b]))), !!choice.origin, !!choice.logY, r.y0, r.y1),
+    x: span([...series.flatMap((s) => s.points.map((p) => p.a)), ...more.map(([a]) => a)], !!choice.origin, !!choice.logX, r.x0, r.x1),
+    y: span([...series.flatMap((s) => s.points.flatMap((p) => (p.ub > 0 && !choice.noBars && !choice.logY ? [p.b - p.ub, p.b + p.ub] : [p.b]))), ...more.map(([, b]) => b)], !!choice.origin, !!choice.logY, r.y0, r.y1),
   };
 }
 
@@ -93,7 +101,7 @@ export function ticks(scale: Scale, count: number) {
 
 export function axisTitle(c: GraphColumn | undefined, long: boolean) {
   if (!c) return '';
-  return `${long ? `${c.name}, ` : ''}${symbolText(c.symbol)}${c.result.unit ? ` / ${c.result.unit}` : ''}`;
+  return `${long ? `${c.name}, ` : ''}${symbolText(c.symbol)}${c.result.unit ? ` / ${c.result.unit}` : c.result.asked ? ' / ?' : ''}`;
 }
 
 /** The fits of a choice; one that was kept before there were several is a line through the first series. */
@@ -104,11 +112,11 @@ export function fitsOf(choice: GraphChoice, y?: string): FitChoice[] {
 export interface Fitted { choice: FitChoice; asked: FitAsked; result?: FitResult; error?: string; from: number; to: number }
 
 /** All fits of a graph, with their curves over what is in view. */
-export function fitted(worked: Worked, x: GraphColumn | undefined, ys: GraphColumn[], choice: GraphChoice, domain: Domain): Fitted[] {
+export function fitted(worked: Worked, x: GraphColumn | undefined, ys: GraphColumn[], choice: GraphChoice, domain: Domain, { unitsAsked, uncertaintiesHidden }: TableSpec): Fitted[] {
   if (!x) return [];
   return fitsOf(choice, ys[0]?.id).filter((f) => ys.some((c) => c.id === f.series)).map((f) => {
     const { series, ...rest } = f;
-    const asked: FitAsked = { ...rest, x: x.id, y: series };
+    const asked: FitAsked = { ...rest, x: x.id, y: series, unitsAsked: !!unitsAsked, plain: !!uncertaintiesHidden };
     const [from, to] = domain.x;
     const answer = worked.fit(asked, from, to, PLACES);
     return 'error' in answer ? { choice: f, asked, error: answer.error, from, to } : { choice: f, asked, result: answer, from, to };

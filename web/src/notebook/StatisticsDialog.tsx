@@ -28,7 +28,7 @@ export function StatisticsDialog({ columns, worked, focus, onClose }: { columns:
             </tbody>
           </table>
         </div>
-        {own && own.s.mean !== null && <Compare name={`mean of ${symbolText(own.c.symbol)}`} value={own.s.mean} uncertainty={own.s.standardError ?? NaN} unit={own.s.unit} />}
+        {own && own.s.mean !== null && !worked.column(own.c.id)?.asked && <Compare name={`mean of ${symbolText(own.c.symbol)}`} value={own.s.mean} uncertainty={own.s.standardError ?? NaN} unit={own.s.unit} />}
       </div>
     </Dialog>
   );

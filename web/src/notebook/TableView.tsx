@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ClipboardCopy, Plus, Redo2, Target, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import type { ColumnSpec, Worked } from '../core';
+import type { ColumnResult, ColumnSpec, Worked } from '../core';
 import { Button, Symbol } from '../ui';
 import { ColumnDialog } from './ColumnDialog';
 import { ColumnMenu } from './ColumnMenu';
@@ -13,6 +13,7 @@ import { StatisticsDialog } from './StatisticsDialog';
 import { nextRow, type Cell, type NotebookTable, type Reading } from './table';
 import type { TableOps } from './tableOps';
 import { tableText } from './tableText';
+import { UnitAsk } from './UnitAsk';
 
 interface Props {
   title: string;
@@ -106,6 +107,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
         {!readOnly && <Button small kind="quiet" onClick={() => setEditing('new')}><Plus size={14} />Column</Button>}
       </div>
       {said && <p role="status" className="px-3 text-fine text-soft">{said}</p>}
+      {table.unitsAsked && <p role="status" className="px-3 text-fine text-copper">{results.map((r, i) => (r.asked?.hint ? `Unit of ${table.columns[i].name}: ${r.asked.hint}. ` : ''))}</p>}
       <div ref={box} className="min-h-0 flex-1 overflow-auto px-3 pb-2">
         <table role="grid" aria-label={title} aria-rowcount={rows.length + 1} aria-colcount={table.columns.length} className="w-full border-collapse">
           <thead className="sticky top-0 z-10 bg-paper">
@@ -118,7 +120,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
                       {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
                     </ColumnMenu>
                   )}
-                  <HeadNote column={c} unit={results[i]?.unit ?? ''} />
+                  <HeadNote column={c} result={results[i]} asks={!!table.unitsAsked} hidden={!!table.uncertaintiesHidden} readOnly={readOnly} onFound={(found) => ops.setColumns(table.columns.map((o) => (o.id === c.id ? { ...c, found } : o)))} />
                   {results[i]?.trouble && <span role="alert" className="block max-w-48 text-fine font-normal text-copper">{results[i].trouble}</span>}
                 </th>
               ))}
@@ -147,7 +149,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
                           data-place={`${r}/${i}`}
                           aria-label={`${c.name}, row ${r + 1}${row.out ? ', left out' : ''}${cell.reading ? ', read on the picture' : ''}`}
                           aria-invalid={!!trouble}
-                          title={trouble || (cell.uncertainty ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}` : undefined)}
+                          title={trouble || (cell.uncertainty && !table.uncertaintiesHidden ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}` : undefined)}
                           readOnly={readOnly}
                           className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${row.out ? 'line-through decoration-copper' : ''} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
                           value={cell.text}
@@ -184,10 +186,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
       {editing && (
         <ColumnDialog
           column={editing === 'new' ? null : editing} table={table} onClose={() => setEditing(null)}
-          onSave={(column) => {
-            ops.setColumns(table.columns.some((c) => c.id === column.id) ? table.columns.map((c) => (c.id === column.id ? column : c)) : [...table.columns, column]);
-            setEditing(null);
-          }}
+          onSave={(column, converted) => { ops.saveColumn(column, converted); setEditing(null); }}
         />
       )}
       {pasting && <PasteDialog text={pasting.text} columns={names(pasting.column)} onClose={() => setPasting(null)} onPaste={(lines) => { ops.paste(pasting.row, pasting.column, lines); setPasting(null); }} />}
@@ -198,12 +197,14 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
 }
 
 /** Below a column's name: its unit, and of a calculated one its formula as typed; set in fractions it would be too small to read. */
-function HeadNote({ column: c, unit }: { column: ColumnSpec; unit: string }) {
+function HeadNote({ column: c, result, asks, hidden, readOnly, onFound }: { column: ColumnSpec; result?: ColumnResult; asks: boolean; hidden: boolean; readOnly: boolean; onFound: (unit: string) => void }) {
+  const unit = result?.unit ?? '';
   return (
-    <span className="flex items-center gap-1.5 text-fine font-normal text-soft">
-      {c.kind === 'calculated' ? <span className="whitespace-nowrap"><span className="mono inline-block max-w-36 overflow-hidden align-bottom text-ellipsis" title={c.formula}>{c.formula}</span>{unit && `, ${unit}`}</span>
+    <span className="flex flex-wrap items-center gap-1.5 text-fine font-normal text-soft">
+      {c.kind === 'calculated' ? <span className="whitespace-nowrap"><span className="mono inline-block max-w-36 overflow-hidden align-bottom text-ellipsis" title={c.formula}>{c.formula}</span>{unit && `, ${unit}`}{asks && result && !result.asked && !result.trouble && <span className="text-verdigris" title="You have found its unit"> ✓</span>}</span>
         : unit || (c.kind === 'label' ? '\u00a0' : 'no unit')}
-      {c.uncertainty && <span className="whitespace-nowrap">± {c.uncertainty}</span>}
+      {result?.asked && <UnitAsk of={c.name} value={c.found ?? ''} hint={result.asked.hint} bare readOnly={readOnly} onChange={onFound} />}
+      {c.uncertainty && !hidden && <span className="whitespace-nowrap">± {c.uncertainty}</span>}
     </span>
   );
 }

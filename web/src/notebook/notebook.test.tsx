@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, expect, test, vi } from 'vitest';
 import { workOut, Worktable, type ColumnSpec } from '../core';
 import { ColumnDialog } from './ColumnDialog';
@@ -97,7 +97,7 @@ test('a new column tells its unit, and its trouble, while it is typed', () => {
   fireEvent.change(screen.getByLabelText('Formula'), { target: { value: '√L' } });
   expect(screen.getByText('√m')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Add the column' }));
-  expect(save).toHaveBeenCalledWith(expect.objectContaining({ symbol: 'w', formula: '√L', kind: 'calculated' }));
+  expect(save).toHaveBeenCalledWith(expect.objectContaining({ symbol: 'w', formula: '√L', kind: 'calculated' }), false);
 });
 
 test('the graph draws complete rows only and speaks the columns’ symbols', () => {
@@ -124,8 +124,8 @@ test('each change can be taken back and done again, typing in a cell as one', as
   const seen: { edits?: ReturnType<typeof useEdits> } = {};
   function Harness() { seen.edits = useEdits(journal, 't', start); return null; }
   render(<Harness />);
-  const now = () => tableOf(journal, 't', start).rows.map((r) => [r.cells.L, r.cells.t, r.out ?? '']);
-  const ops = () => tableOps(tableOf(journal, 't', start), seen.edits!);
+  const now = () => tableOf(journal, { id: 't', columns: start }).rows.map((r) => [r.cells.L, r.cells.t, r.out ?? '']);
+  const ops = () => tableOps(tableOf(journal, { id: 't', columns: start }), seen.edits!);
   act(() => ops().paste(0, 'L', [['1', '2'], ['3', '4', 'too far'], ['5']]));
   for (const text of ['6', '61', '61.2']) act(() => seen.edits!.apply([{ slot: 'cell/r3/t', value: { text } }], 'cell/r3/t'));
   act(() => ops().leaveOut('r2', 'slipped'));
@@ -149,7 +149,7 @@ test('a new row never wears the cells of a deleted one', () => {
   const seen: { edits?: ReturnType<typeof useEdits> } = {};
   function Harness() { seen.edits = useEdits(journal, 't', columns.slice(1, 3)); return null; }
   render(<Harness />);
-  const now = () => tableOf(journal, 't', columns.slice(1, 3));
+  const now = () => tableOf(journal, { id: 't', columns: columns.slice(1, 3) });
   act(() => tableOps(now(), seen.edits!).paste(0, 'L', [['1'], ['2']]));
   act(() => tableOps(now(), seen.edits!).deleteRow('r2'));
   act(() => tableOps(now(), seen.edits!).insertRow(1));
@@ -196,4 +196,63 @@ test('box plots, histogram and dots are drawn from the core’s numbers', () => 
   expect(screen.getByTestId('normal')).toBeTruthy();
   expect(draw('dots').querySelectorAll('[data-dot]')).toHaveLength(12);
   expect(draw('box').querySelectorAll('[data-box]')).toHaveLength(2);
+});
+
+test('while a formula is typed, the word before the caret is completed by keys', () => {
+  render(<ColumnDialog column={null} table={table(['Tern', '42.0', '26.01'])} onClose={() => undefined} onSave={() => undefined} />);
+  const field = screen.getByLabelText<HTMLInputElement>('Formula');
+  const type = (value: string) => { fireEvent.change(field, { target: { value, selectionStart: value.length } }); field.setSelectionRange(value.length, value.length); };
+  const offered = () => within(screen.getByRole('listbox')).getAllByRole('option').map((o) => o.textContent);
+  type('2 len');
+  expect(offered()).toEqual(['Llength']);
+  fireEvent.keyDown(field, { key: 'ArrowDown' });
+  fireEvent.keyDown(field, { key: 'Enter' });
+  expect(field.value).toBe('2 L');
+  type('2 L + me');
+  expect(offered()).toEqual(['mean()mean of the column', 'median()median of the column']);
+  fireEvent.keyDown(field, { key: 'ArrowUp' });
+  fireEvent.keyDown(field, { key: 'Tab' });
+  expect(field.value).toBe('2 L + median()');
+  // A whole symbol is left alone.
+  type('t');
+  expect(screen.queryByRole('listbox')).toBeNull();
+});
+
+test('where the lab asks for units, they are kept back until the student has found them', () => {
+  const asked = { ...table(['Tern', '42.0', '26.01'], ['Shag', '118', '43.6']), unitsAsked: true };
+  const calls = show(asked);
+  const field = screen.getByLabelText('Unit of period');
+  expect(screen.queryByText(/t\/20, s/)).toBeNull();
+  fireEvent.change(field, { target: { value: 'm' } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+  const found = (unit: string) => ({ ...asked, columns: columns.map((c) => (c.id === 'T' ? { ...c, found: unit } : c)) });
+  expect(calls.apply).toHaveBeenCalledWith([{ slot: 'columns', value: { columns: found('m').columns } }]);
+  cleanup();
+  show(found('m'));
+  expect(screen.getByText('Unit of period: Not yet. Written in base units, look again at the power of m and s.')).toBeTruthy();
+  cleanup();
+  // Any unit of the right kind will do, and the values are shown in it.
+  show(found('ms'));
+  expect(screen.getByTitle('t/20').parentElement!.textContent).toBe('t/20, ms ✓');
+  expect(screen.getByText('1301')).toBeTruthy();
+  cleanup();
+  render(<GraphView table={asked} worked={workOut(asked)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={() => undefined} />);
+  expect(document.querySelector('svg[role=img]')!.textContent).toContain('T / ?');
+  expect(screen.getByTestId('equation').textContent).not.toContain('s/cm');
+});
+
+test('where the lab keeps uncertainties away, there is no ± anywhere', () => {
+  const spec = table(['a', '40', '26'], ['b', '80', '36.5'], ['c', '120', '44.5']);
+  spec.cells['r1/L'].uncertainty = '0.5';
+  spec.rows[0].uncertainties = { L: '0.5' };
+  const plain = { ...spec, uncertaintiesHidden: true };
+  for (const [table, bars] of [[spec, 1], [plain, 0]] as const) {
+    render(<GraphView table={table} worked={workOut(table)} choice={{ x: 'L', y: 't', line: true }} readOnly={false} onChoice={() => undefined} />);
+    expect(document.querySelectorAll('[data-bar]')).toHaveLength(bars);
+    expect(screen.getByTestId('equation').textContent!.includes('±')).toBe(bars === 1);
+    cleanup();
+    show(table);
+    expect(document.querySelectorAll('[title^="±"]')).toHaveLength(bars);
+    cleanup();
+  }
 });

@@ -10,8 +10,11 @@ export interface Cell { text: string; uncertainty?: string; reading?: Reading }
 export interface RowWords { out?: string; note?: string }
 export type NotebookTable = TableSpec & { cells: Record<string, Cell>; /** The highest number a row ever had: a deleted row's cells must not come back with a new one. */ issued: number };
 
+/** What the sheet says of a table. */
+export interface TableBlock { id: string; columns: ColumnSpec[]; unitsAsked?: boolean; uncertaintiesHidden?: boolean }
+
 /** A table of the notebook as the core takes it, from the journal's slots. */
-export function tableOf(journal: Journal, block: string, start: ColumnSpec[]): NotebookTable {
+export function tableOf(journal: Journal, { id: block, columns: start, unitsAsked, uncertaintiesHidden }: TableBlock): NotebookTable {
   const slots = journal.all()[block] ?? {};
   const columns = (slots.columns?.columns as ColumnSpec[] | undefined) ?? start;
   const order = (slots.rows?.order as string[] | undefined) ?? [];
@@ -27,7 +30,7 @@ export function tableOf(journal: Journal, block: string, start: ColumnSpec[]): N
     }
     return row;
   });
-  return { columns, rows, cells, issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0) };
+  return { columns, rows, cells, unitsAsked, uncertaintiesHidden, issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0) };
 }
 
 function highest(order: string[], issued: number) {

@@ -1,4 +1,4 @@
-import type { ColumnSpec } from '../core';
+import { convert, type ColumnSpec } from '../core';
 import type { Change } from './journal';
 import { nextRow, rowsChange, type NotebookTable, type RowWords } from './table';
 import type { Edits } from './useEdits';
@@ -20,6 +20,26 @@ export function tableOps(table: NotebookTable, edits: Edits) {
   };
   return {
     setColumns: (next: ColumnSpec[]) => edits.apply([columns(next)]),
+    /** Puts a column in, or in the place of its former self; its numbers are said in its new unit where that is wanted. */
+    saveColumn: (column: ColumnSpec, converted: boolean) => {
+      const before = table.columns.find((c) => c.id === column.id);
+      if (!before) return edits.apply([columns([...table.columns, column])]);
+      const said = (text: string | undefined, uncertain = false) => {
+        const answer = text ? convert([text], before.unit, column.unit, uncertain) : null;
+        return answer && 'texts' in answer ? answer.texts[0] : text;
+      };
+      const next = !converted ? column : {
+        ...column, ...(column.constant && { constant: said(column.constant) }),
+        // One that was typed anew is meant in the new unit.
+        ...(column.uncertainty && column.uncertainty === before.uncertainty && { uncertainty: said(column.uncertainty, true) }),
+      };
+      const cells: Change[] = !converted ? [] : table.rows.flatMap((r) => {
+        const cell = table.cells[`${r.id}/${column.id}`];
+        if (!cell?.text) return [];
+        return [{ slot: `cell/${r.id}/${column.id}`, value: { ...cell, text: said(cell.text), ...(cell.uncertainty && { uncertainty: said(cell.uncertainty, true) }) } }];
+      });
+      edits.apply([columns(table.columns.map((c) => (c.id === column.id ? next : c))), ...cells]);
+    },
     moveColumn: (from: number, to: number) => {
       const next = [...table.columns];
       next.splice(to, 0, ...next.splice(from, 1));

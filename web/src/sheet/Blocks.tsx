@@ -3,9 +3,10 @@ import { useState } from 'react';
 import Markdown from 'react-markdown';
 import type { Schemas } from '../api/client';
 import { countWords } from '../core';
+import { SketchPad } from '../graph/SketchPad';
 import type { Journal } from '../notebook/journal';
 import { Button, inputClass, Trouble } from '../ui';
-import type { Block, BlockOf } from './types';
+import type { Block, BlockOf, Sketched } from './types';
 
 export interface SheetContext {
   journal: Journal;
@@ -65,6 +66,8 @@ function PredictionView({ block, context }: { block: BlockOf<'prediction'>; cont
   const sealed = journal.read<{ sealed?: boolean }>(block.id, 'seal')?.sealed === true;
   const fixed = sealed || readOnly;
   const write = (more: object) => journal.write(block.id, 'answer', { ...answer, ...more });
+  const strokes = journal.read<Sketched>(block.id, 'sketch')?.strokes ?? [];
+  const lack = block.choices.length > 0 && answer.choice === undefined ? 'Choose one first.' : block.sketch && !strokes.some((s) => s.length > 2) ? 'Sketch the graph first.' : '';
   return (
     <fieldset className="rounded-house border border-l-3 border-l-plum px-4 py-3">
       <legend className="px-1 font-bold text-plum">Prediction</legend>
@@ -77,6 +80,7 @@ function PredictionView({ block, context }: { block: BlockOf<'prediction'>; cont
           </label>
         ))}
       </div>
+      {block.sketch && <SketchPad axes={block.sketch} strokes={strokes} fixed={fixed} onStrokes={(s) => journal.write(block.id, 'sketch', { strokes: s })} />}
       <label className="mt-3 flex flex-col gap-1">
         {block.reasonPrompt}
         <textarea className={`${inputClass} min-h-16 py-1.5`} value={answer.reason ?? ''} readOnly={fixed} maxLength={1000} onChange={(e) => write({ reason: e.target.value })} />
@@ -85,8 +89,8 @@ function PredictionView({ block, context }: { block: BlockOf<'prediction'>; cont
         <p className="mt-2 flex items-center gap-2 font-semibold text-plum"><Lock size={15} aria-hidden />Sealed</p>
       ) : !readOnly && (
         <div className="mt-3 flex items-center gap-3">
-          <Button kind="main" className="border-plum! bg-plum!" disabled={answer.choice === undefined} onClick={() => journal.write(block.id, 'seal', { sealed: true })}><Lock size={15} />Seal my prediction</Button>
-          <span className="text-fine text-soft">{answer.choice === undefined ? 'Choose one first.' : 'It can’t be changed afterwards.'}</span>
+          <Button kind="main" className="border-plum! bg-plum!" disabled={!!lack} onClick={() => journal.write(block.id, 'seal', { sealed: true })}><Lock size={15} />Seal my prediction</Button>
+          <span className="text-fine text-soft">{lack || 'It can’t be changed afterwards.'}</span>
         </div>
       )}
     </fieldset>

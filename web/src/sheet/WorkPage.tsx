@@ -100,7 +100,7 @@ function progressOf(block: Block, data: Schemas['WorkView'], journal: Parameters
     return `${distinct.size} of ${block.distinctTrials} trials`;
   }
   if (block.type === 'table') {
-    const table = tableOf(journal, block.id, block.columns);
+    const table = tableOf(journal, block);
     const full = table.rows.filter((r) => table.columns.every((c) => c.kind === 'calculated' || (r.cells[c.id] ?? '').trim() !== ''));
     return `${full.length} of ${block.rows} rows`;
   }

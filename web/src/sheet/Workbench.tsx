@@ -8,6 +8,7 @@ import { displayFor, displays, type InstrumentState } from '../instruments/useIn
 import { CellBar } from '../notebook/CellBar';
 import { GraphView } from '../graph/GraphView';
 import type { GraphChoice } from '../graph/model';
+import type { Expected } from '../graph/SketchBehind';
 import type { Journal } from '../notebook/journal';
 import { rowsChange, tableOf, type Cell, type Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
@@ -16,7 +17,7 @@ import { useEdits } from '../notebook/useEdits';
 import { Button, Dialog } from '../ui';
 import { FilmDesk, type FilmPlace } from './FilmDesk';
 import { LabBench, type BenchNow } from './LabBench';
-import type { Block, BlockOf, Sheet } from './types';
+import type { Block, BlockOf, Sheet, Sketched } from './types';
 
 interface Props {
   work: string;
@@ -49,6 +50,14 @@ function useFront<B extends Block>(blocks: B[], sheet: Sheet, part: number): [B 
   return [front, (id) => setChosen({ part, id })];
 }
 
+/** Sealed sketches of what a table will show. */
+export function expectedOf(sheet: Sheet, journal: Journal, table?: string): Expected[] {
+  return sheet.parts.flatMap((p) => p.blocks).flatMap((b) => {
+    const strokes = b.type === 'prediction' && b.sketch?.table === table && journal.read<{ sealed?: boolean }>(b.id, 'seal')?.sealed ? journal.read<Sketched>(b.id, 'sketch')?.strokes : undefined;
+    return strokes?.length && b.type === 'prediction' ? [{ axes: b.sketch!, strokes }] : [];
+  });
+}
+
 /** The right side of a lab: bench above, notebook below, all in view together. */
 export function Workbench({ work, sheet, part, journal, trials, readOnly, open }: Props) {
   const [desk, chooseDesk] = useFront(blocksOf(sheet, 'films', 'bench'), sheet, part);
@@ -65,7 +74,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
 
   const worktable = useMemo(() => new Worktable(), [tableBlock?.id]);
   const slots = tableBlock && journal.all()[tableBlock.id];
-  const table = useMemo(() => tableBlock && tableOf(journal, tableBlock.id, tableBlock.columns), [slots, tableBlock?.id]);
+  const table = useMemo(() => tableBlock && tableOf(journal, tableBlock), [slots, tableBlock?.id]);
   const worked = useMemo(() => worktable.update(table ?? { columns: [], rows: [] }), [table, worktable]);
   const results = worked.columns;
   const edits = useEdits(journal, tableBlock?.id ?? '', tableBlock?.columns ?? NO_COLUMNS);
@@ -124,6 +133,8 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
     setAsked(null);
   };
 
+  const expected = useMemo(() => expectedOf(sheet, journal, tableBlock?.id), [journal.all(), tableBlock?.id]);
+
   if (!open) return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
   const note = asked && (
     <div className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine" role="status">
@@ -158,7 +169,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
       </Panel>
       {large && table && graphBlock && (
         <Dialog open onClose={() => setLarge(false)} title={tableBlock!.title} full>
-          <div className="min-h-0 flex-1"><GraphView table={table} worked={worked} choice={choice} readOnly={readOnly} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} /></div>
+          <div className="min-h-0 flex-1"><GraphView table={table} worked={worked} choice={choice} readOnly={readOnly} expected={expected} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} /></div>
         </Dialog>
       )}
       <Separator aria-label="Divide bench and notebook" className="h-1.5 cursor-row-resize bg-line hover:bg-copper" />
@@ -177,7 +188,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
                   {column && (
                     <CellBar
                       column={column} unit={unitOf(column.id)} row={1 + (rowAt < 0 ? table.rows.length : rowAt)}
-                      cell={cell ?? { text: '' }} readOnly={readOnly} canRecord={!!desk} offer={now && displayFor(displays(now), unitOf(column.id))?.display.instrument.name}
+                      cell={cell ?? { text: '' }} readOnly={readOnly} hidden={!!table.uncertaintiesHidden} canRecord={!!desk} offer={now && displayFor(displays(now), unitOf(column.id))?.display.instrument.name}
                       onRecord={() => write(selected!.row, column.id, tied(cell!, column.id, cell ?? undefined))}
                       onUncertainty={(u) => write(selected!.row, column.id, { ...cell!, uncertainty: u })}
                       onTake={() => take(selected!.row, column.id)}
@@ -193,7 +204,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
               <div className="flex h-full min-h-0 flex-col">
                 {graphs.filter((g) => g.table === tableBlock!.id).length > 1 && <Tabs label="Graphs" items={graphs.filter((g) => g.table === tableBlock!.id).map((g, i) => ({ id: g.id, name: `Graph ${i + 1}` }))} current={graphBlock.id} onChoose={chooseGraph} />}
                 <div className="min-h-0 flex-1">
-                  <GraphView key={graphBlock.id} table={table} worked={worked} choice={choice} readOnly={readOnly} onGoTo={(row) => setGoTo({ row })} onEnlarge={() => setLarge(true)} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
+                  <GraphView key={graphBlock.id} table={table} worked={worked} choice={choice} readOnly={readOnly} expected={expected} onGoTo={(row) => setGoTo({ row })} onEnlarge={() => setLarge(true)} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
                 </div>
               </div>
             )}

@@ -1,11 +1,17 @@
 import type { ColumnSpec, SettingValues } from '../core';
 
+/** An axis to sketch on; without from and to it bears no numbers. */
+export interface SketchAxis { name: string; symbol: string; unit: string; from?: number; to?: number }
+export interface SketchAsked { table: string; x: SketchAxis; y: SketchAxis }
+/** What was sketched: strokes as x, y, x, y …, in shares of the axes. */
+export interface Sketched { strokes: number[][] }
+
 export type Block =
   | { type: 'text'; id: string; markdown: string }
   | { type: 'vocabulary'; id: string; terms: { term: string; meaning: string }[] }
-  | { type: 'prediction'; id: string; prompt: string; choices: string[]; reasonPrompt: string }
+  | { type: 'prediction'; id: string; prompt: string; choices: string[]; reasonPrompt: string; sketch?: SketchAsked }
   | { type: 'films'; id: string; apparatus: string; views: string[]; instruments: string[]; distinctTrials: number; choices: { id: string; name: string; options: { id: string; name: string }[] }[] }
-  | { type: 'table'; id: string; title: string; columns: ColumnSpec[]; rows: number }
+  | { type: 'table'; id: string; title: string; columns: ColumnSpec[]; rows: number; unitsAsked: boolean; uncertaintiesHidden: boolean }
   | { type: 'bench'; id: string; apparatus: string; setup: SettingValues; open: string[]; readouts: string[]; layers: string[]; histograms: string[]; instruments: string[]; distinctTrials: number }
   | { type: 'graph'; id: string; table: string; line: boolean }
   | { type: 'number'; id: string; prompt: string; points: number }

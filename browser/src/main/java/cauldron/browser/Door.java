@@ -15,8 +15,10 @@ import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.gas.Discs;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.instrument.LightGate;
+import cauldron.core.quantity.Conversion;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
+import cauldron.core.quantity.UnitCheck;
 import cauldron.core.quantity.Units;
 import cauldron.core.sheet.Progress;
 import java.util.ArrayList;
@@ -181,6 +183,34 @@ public final class Door {
             Unit unit = Units.parse(text);
             return Tree.of("symbol", unit.symbol(), "nice", Units.coherent(unit.dimension()).symbol());
         });
+    }
+
+    /** A unit that was asked for, held against one of the right kind: {@code {right, note}}, or {@code {error}}. */
+    @JSExport
+    public static JSObject checkUnit(String typed, String due) {
+        return guarded(() -> {
+            UnitCheck check = UnitCheck.of(typed, Units.parse(due));
+            return Tree.of("right", check.right(), "note", check.note());
+        });
+    }
+
+    /** Typed numbers in another unit, uncertainties as intervals: {@code {texts}}, or {@code {error}}. */
+    @JSExport
+    public static JSObject convert(String[] typed, String from, String to, boolean uncertainties) {
+        return guarded(() -> {
+            Conversion conversion = new Conversion(Units.parse(from), Units.parse(to));
+            List<Object> texts = new ArrayList<>();
+            for (String text : typed) {
+                texts.add(uncertainties ? conversion.uncertainty(text) : conversion.value(text));
+            }
+            return Tree.of("texts", texts);
+        });
+    }
+
+    /** A place on an axis in another unit: {@code {value}}, or {@code {error}}. */
+    @JSExport
+    public static JSObject inUnit(double value, String from, String to) {
+        return guarded(() -> Tree.of("value", Conversion.between(value, Units.parse(from), Units.parse(to))));
     }
 
     /** A number printed with a fixed number of decimals and a real minus. */

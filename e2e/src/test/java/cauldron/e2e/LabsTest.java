@@ -32,8 +32,29 @@ class LabsTest {
                 .getByRole(AriaRole.BUTTON).click();
         Chrome.button(page, "Prediction").click();
         page.getByRole(AriaRole.RADIO).nth(1).check();
+        if (lab.contains("label")) {
+            assertThat(page.getByText("Sketch the graph first.")).isVisible();
+            sketch();
+        }
         Chrome.button(page, "Seal my prediction").click();
         assertThat(page.getByText("Sealed", new Page.GetByTextOptions().setExact(true))).isVisible();
+    }
+
+    /** Draws a curve across the empty axes, takes a slip back. */
+    private void sketch() {
+        Locator pad = page.getByRole(AriaRole.APPLICATION);
+        var box = pad.boundingBox();
+        for (int stroke = 0; stroke < 2; stroke++) {
+            page.mouse().move(box.x + 70, box.y + box.height - 50);
+            page.mouse().down();
+            for (int i = 1; i <= 20; i++) {
+                page.mouse().move(box.x + 70 + 10 * i, box.y + box.height - 50 - (stroke == 0 ? 22 * Math.sqrt(i) : 0));
+            }
+            page.mouse().up();
+            assertThat(page.getByTestId("stroke")).hasCount(stroke + 1);
+        }
+        Chrome.button(page, "Take back").click();
+        assertThat(page.getByTestId("stroke")).hasCount(1);
     }
 
     @AfterEach
@@ -77,6 +98,18 @@ class LabsTest {
         dialog.getByLabel("Formula").fill(formula);
         dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add the column")).click();
         assertThat(dialog).hasCount(0);
+    }
+
+    /** Types the unit of a column into its heading; without a hint it is to be right. */
+    private void findUnit(String column, String unit, String hint) {
+        Locator field = page.getByLabel("Unit of " + column);
+        field.fill(unit);
+        field.press("Enter");
+        if (hint.isEmpty()) {
+            assertThat(field).hasCount(0);
+        } else {
+            assertThat(page.getByText(hint)).isVisible();
+        }
     }
 
     /** Chooses axes, fits the line, and gives its gradient as the page prints it. */
@@ -164,8 +197,16 @@ class LabsTest {
         type("load", 5, "Brill");
         record("Load", "Sinker Brill", "Way", "bouncing");
         timeTenBounces(5);
+        // The sealed sketch stands behind the graph of the same quantities, either way round, and behind no other.
+        page.getByLabel("up", new Page.GetByLabelOptions().setExact(true)).selectOption("t");
+        page.getByLabel("along", new Page.GetByLabelOptions().setExact(true)).selectOption("m");
+        assertThat(page.getByTestId("expected")).hasCount(1);
+        Chrome.button(page, "Swap the axes").click();
+        assertThat(page.getByTestId("expected")).hasCount(1);
         column("period", "T", "t/10");
         column("period squared", "T2", "T^2");
+        page.getByLabel("up", new Page.GetByLabelOptions().setExact(true)).selectOption("T");
+        assertThat(page.getByTestId("expected")).hasCount(0);
         double perGram = gradient("T2", "m");
         double byRhythm = 4 * Math.PI * Math.PI / (1000 * perGram);
         assertThat(byRhythm / byWeights).as("both ways agree: %s, %s", byWeights, byRhythm).isCloseTo(1, within(0.04));
@@ -240,7 +281,22 @@ class LabsTest {
         column("force", "F", "F_2-F_1");
         column("acceleration", "a", "2*s/t^2");
         part("Analyse");
+        findUnit("force", "kg m/s", "look again at the power of s");
+        findUnit("force", "N", "");
+        findUnit("acceleration", "s²/m", "upside down");
         double mass = gradient("F", "a");
+        assertThat(page.getByTestId("equation")).not().containsText("kg");
+        Chrome.button(page, "Hand in …").click();
+        assertThat(page.getByText("Measure: find the unit of a")).isVisible();
+        page.keyboard().press("Escape");
+        findUnit("acceleration", "m/s²", "");
+        // The gradient's unit is asked for too.
+        page.getByLabel("Parameters of fit 1").click();
+        page.getByLabel("Unit of gradient").fill("kg");
+        page.getByLabel("Unit of gradient").press("Enter");
+        assertThat(page.getByLabel("Unit of gradient")).hasCount(0);
+        page.keyboard().press("Escape");
+        assertThat(page.getByTestId("equation")).containsText("kg · a");
         assertThat(mass).isBetween(0.2, 0.31);
         answer("gradient of force against acceleration", print(mass, 3), "N/(m/s^2)");
         // The reading of a scale shows the scale again: the view goes with it.

@@ -185,6 +185,50 @@ class NotebookTest {
         undoAll();
     }
 
+    /** Five runs: from position and time to velocity, from its gradient the acceleration, and at last the mass. */
+    @Test
+    void fiveRunsFromPositionAndTimeToForceAgainstAcceleration() {
+        page.close();
+        page = Chrome.signIn(context, "dunya.shore");
+        Chrome.inItem(page, "The slip's lost label", "Go on");
+        Chrome.button(page, "By rhythm").click();
+        column("for readings", "instant", "τ", "s", "");
+        column("for readings", "place", "s", "cm", "");
+        column("calculated from others", "velocity", "v", "rate(s; τ)", "");
+        axes("v", "τ");
+        fitLine();
+        double mass = 0.412;
+        double[] forces = {0.15, 0.30, 0.45, 0.60, 0.75};
+        double[] accelerations = new double[forces.length];
+        Locator equation = page.getByTestId("equation");
+        for (int run = 0; run < forces.length; run++) {
+            StringBuilder text = new StringBuilder();
+            for (int i = 0; i < 9; i++) {
+                double t = 0.15 * i;
+                // Read to a millimetre.
+                text.append(String.format(Locale.ROOT, "%.2f\t%.1f\n", t, 4 + 50 * forces[run] / mass * t * t));
+            }
+            paste("instant", 1, text.toString(), "Paste 9 rows");
+            assertThat(cell("place", 9)).hasValue(String.format(Locale.ROOT, "%.1f", 4 + 50 * forces[run] / mass * 1.44));
+            assertThat(equation).containsText("9 points");
+            assertThat(equation).containsText("m s⁻²");
+            accelerations[run] = number(equation.innerText());
+        }
+        Chrome.button(page, "By weights").click();
+        column("for readings", "push", "P", "N", "");
+        column("for readings", "acceleration", "a", "m/s^2", "");
+        for (int run = 0; run < forces.length; run++) {
+            cell("push", run + 1).fill(String.valueOf(forces[run]));
+            cell("acceleration", run + 1).fill(String.format(Locale.ROOT, "%.3f", accelerations[run]));
+        }
+        axes("P", "a");
+        fitLine();
+        assertThat(equation).containsText("5 points");
+        assertThat(equation).containsText("kg · a");
+        assertThat(number(equation.innerText())).isCloseTo(mass, within(0.01));
+        undoAll();
+    }
+
     @Test
     void periodAgainstRootOfLengthGivesGWithItsUncertainty() {
         column("calculated from others", "period", "T", "t/20", "");
@@ -194,13 +238,25 @@ class NotebookTest {
         Locator equation = page.getByTestId("equation");
         assertThat(equation).containsText("T = (");
         assertThat(number(equation.innerText())).isCloseTo(2.006, within(0.08));
-        column("calculated from others", "field", "g", "4π² L/T²", "");
-        Chrome.button(page, "Column field: what to do with it").click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Statistics")).click();
-        dialog().getByLabel("Value", new Locator.GetByLabelOptions().setExact(true)).fill("9,81");
-        assertThat(dialog().getByTestId("comparison")).containsText("%");
-        assertThat(dialog().getByTestId("comparison")).containsText(Pattern.compile("agree"));
+        // T = 2π/√g · √L, so g = 4π²/m², and its uncertainty follows from that of the gradient.
+        page.getByLabel("Parameters of fit 1").click();
+        Chrome.button(page, "Work out a quantity").click();
+        dialog().getByLabel("Symbol of quantity 1").fill("g");
+        dialog().getByLabel("Formula of quantity 1").fill("4π²/(m + c)");
+        assertThat(dialog().getByTestId("quantity")).containsText("Can't add");
+        dialog().getByLabel("Formula of quantity 1").fill("4π²/m²");
+        assertThat(dialog().getByTestId("quantity")).containsText(Pattern.compile("= [0-9.]+ ± [0-9.]+ m s⁻²"));
+        dialog().getByText("Compare g", new Locator.GetByTextOptions().setExact(true)).click();
+        Locator compare = dialog().locator("details").filter(new Locator.FilterOptions().setHasText("Compare g")).first();
+        compare.getByLabel("Value", new Locator.GetByLabelOptions().setExact(true)).fill("9,81");
+        assertThat(compare.getByTestId("comparison")).containsText("%");
+        assertThat(compare.getByTestId("comparison")).containsText(Pattern.compile("agree"));
         page.keyboard().press("Escape");
+        // Found by students: 2π/2.006 per root of metre and second.
+        Locator follows = page.getByTestId("follows");
+        assertThat(follows).containsText(Pattern.compile("^g = [0-9.]+ ± [0-9.]+ m s⁻²$"));
+        assertThat(number(follows.innerText())).isCloseTo(9.8, within(0.9));
+        page.getByLabel("line of best fit").click();
         undoAll();
         assertThat(page.getByText("root of length")).hasCount(0);
     }
@@ -282,6 +338,34 @@ class NotebookTest {
         assertThat(cell("count", 10_000)).hasValue(String.valueOf(9_999 % 97));
         undoAll();
         assertThat(page.getByRole(AriaRole.GRID)).hasAttribute("aria-rowcount", "7");
+    }
+
+    /** Centimetres become metres, figures kept; undone in one step. Or only the label was wrong. */
+    @Test
+    void aMeasuredColumnIsConvertedWhenItsUnitIsChanged() {
+        column("for readings", "height", "h", "cm", "0.1");
+        paste("height", 1, "12.50\n8.0\n", "Paste 2 rows");
+        changeUnit("height", "mm", "125.0 mm", null);
+        assertThat(cell("height", 1)).hasValue("125.0");
+        assertThat(cell("height", 2)).hasValue("80");
+        assertThat(page.getByText("± 1", new Page.GetByTextOptions().setExact(true))).isVisible();
+        Chrome.button(page, "Undo").click();
+        assertThat(cell("height", 1)).hasValue("12.50");
+        changeUnit("height", "m", "0.1250 m", "Leave them: only the unit was wrong");
+        assertThat(cell("height", 1)).hasValue("12.50");
+        undoAll();
+    }
+
+    private void changeUnit(String column, String unit, String offered, String instead) {
+        Chrome.button(page, "Column " + column + ": what to do with it").click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Change …")).click();
+        dialog().getByLabel("Unit", new Locator.GetByLabelOptions().setExact(true)).fill(unit);
+        assertThat(dialog().getByText(offered)).isVisible();
+        if (instead != null) {
+            dialog().getByLabel(instead).check();
+        }
+        dialog().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Change the column")).click();
+        assertThat(dialog()).hasCount(0);
     }
 
     @Test

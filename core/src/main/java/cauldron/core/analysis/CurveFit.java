@@ -33,11 +33,12 @@ public final class CurveFit {
      * What was found.
      *
      * @param uncertainties standard uncertainties; NaN where no point is left over
+     * @param covariances   their squares, and how the parameters hang together
      * @param rms           root mean square of the residuals
      * @param rSquared      about the mean, or about zero where the model can't be moved up and down
      */
-    public record Result(List<String> names, double[] values, double[] uncertainties, int points, double sumOfSquares,
-                         double rms, double rSquared, boolean centred, double[] fitted) {
+    public record Result(List<String> names, double[] values, double[] uncertainties, double[][] covariances, int points,
+                         double sumOfSquares, double rms, double rSquared, boolean centred, double[] fitted) {
 
         /** Degrees of freedom. */
         public int freedom() {
@@ -314,8 +315,12 @@ public final class CurveFit {
         }
         double scatter = weighted ? 1 : freedom > 0 ? Math.sqrt(weightedSquares / freedom) : Double.NaN;
         double[] u = solver.spreads();
+        double[][] covariances = solver.products();
         for (int k = 0; k < u.length; k++) {
             u[k] *= scatter;
+            for (int l = 0; l < u.length; l++) {
+                covariances[k][l] *= scatter * scatter;
+            }
         }
         boolean centred = model.hasConstant(at);
         double total = 0;
@@ -323,7 +328,7 @@ public final class CurveFit {
             double d = (model.y[i] - (centred ? sum / weights : 0)) / model.weight(i);
             total += d * d;
         }
-        return new Result(names, at, u, n, squares, Math.sqrt(squares / n), total == 0 ? 1 : 1 - weightedSquares / total, centred,
+        return new Result(names, at, u, covariances, n, squares, Math.sqrt(squares / n), total == 0 ? 1 : 1 - weightedSquares / total, centred,
                 fitted);
     }
 

@@ -4,6 +4,7 @@ import cauldron.core.Tree;
 import cauldron.core.quantity.Dimension;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
+import cauldron.core.quantity.UnitCheck;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -56,6 +57,11 @@ public final class DataTable {
         public String sureness(int row) {
             double u = uncertainties[row];
             return Double.isNaN(u) || Double.isNaN(values[row]) ? "" : Numbers.printWithUncertainty(values[row], u);
+        }
+
+        /** Whether the student, asked for this column's unit, has found it. */
+        public boolean unitFound() {
+            return UnitCheck.of(Tree.text(spec, "found", ""), unit).right();
         }
 
         /** Values of all rows that aren't left out and have one. */
@@ -196,7 +202,7 @@ public final class DataTable {
                     }
                     dimensions.put(symbol, needed.unit().dimension());
                 }
-                Unit unit = unit(Tree.text(spec, "unit", ""), formula.dimension(dimensions));
+                Unit unit = unit(spec, formula.dimension(dimensions));
                 int rows = data.rows();
                 Evaluation.Value value = new Evaluation(inSi, rows, data.out()).of(formula);
                 double[] values = new double[rows];
@@ -242,7 +248,13 @@ public final class DataTable {
         }
     }
 
-    private static Unit unit(String wanted, Dimension derived) {
+    /** The unit a calculated column is shown in: as wanted; else as found by the student; else the coherent one. */
+    private static Unit unit(Map<String, Object> spec, Dimension derived) {
+        String wanted = Tree.text(spec, "unit", "");
+        String found = Tree.text(spec, "found", "");
+        if (wanted.isBlank() && UnitCheck.of(found, Units.coherent(derived)).right() && !derived.isNone()) {
+            wanted = found;
+        }
         if (wanted.isBlank()) {
             return Units.coherent(derived);
         }

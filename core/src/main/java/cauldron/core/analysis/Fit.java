@@ -3,6 +3,7 @@ package cauldron.core.analysis;
 import cauldron.core.Tree;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
+import cauldron.core.quantity.UnitCheck;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -12,12 +13,16 @@ import java.util.Set;
 
 /**
  * A fit asked for on a graph: which columns, which kind of curve, which points. Asked for by
- * {@code {x, y, kind, formula?, start?: {name: number}, weighted?, from?, to?}}, where kind {@code own} means the
- * student's formula in the columns' symbols and further letters, which are its parameters.
+ * {@code {x, y, kind, formula?, start?: {name: number}, weighted?, from?, to?, follows?: [{name, formula}], unitsAsked?,
+ * found?: {name: unit}, plain?}}, where kind {@code own} means the student's formula in the columns' symbols and
+ * further letters, which are its parameters. {@code follows} asks for quantities worked out from the parameters;
+ * {@code unitsAsked} keeps units back that aren't {@code found}; {@code plain} keeps ± back.
  */
 public final class Fit {
 
     private static final int MOST_RESIDUALS = 2000;
+    /** How many figures a value without its uncertainty has. */
+    private static final int PLAIN_FIGURES = 4;
 
     private final DataTable.Column x;
     private final DataTable.Column y;
@@ -26,9 +31,12 @@ public final class Fit {
     private final String symbol;
     private final CurveFit.Result result;
     private final int[] rows;
+    private final Map<String, Object> asked;
+    /** Units of the parameters of a model of one's own, where the axes determine them. */
+    private final Map<String, Unit> own;
 
     private Fit(DataTable.Column x, DataTable.Column y, FitKind kind, Formula model, String symbol, CurveFit.Result result,
-                int[] rows) {
+                int[] rows, Map<String, Object> asked) {
         this.x = x;
         this.y = y;
         this.kind = kind;
@@ -36,6 +44,8 @@ public final class Fit {
         this.symbol = symbol;
         this.result = result;
         this.rows = rows;
+        this.asked = asked;
+        own = kind != null ? Map.of() : ParameterUnits.of(model, result.names(), symbol, y.unit(), x.unit());
     }
 
     /**
@@ -104,7 +114,7 @@ public final class Fit {
         }
         CurveFit fit = new CurveFit(model, symbol, names, xs, ys, weighted ? sigma : null);
         CurveFit.Result result = kind == null ? fit.fit(start, false) : fit.fit(kind.start(xs, ys), true);
-        return new Fit(x, y, kind, model, symbol, kind == null ? result : tidy(kind, result), rows);
+        return new Fit(x, y, kind, model, symbol, kind == null ? result : tidy(kind, result), rows, asked);
     }
 
     private static boolean isNumber(double v) {
@@ -157,9 +167,13 @@ public final class Fit {
     /** Amplitude, period and width above zero, phase within a turn: the same curve said in the usual way. */
     private static CurveFit.Result tidy(FitKind kind, CurveFit.Result r) {
         double[] v = r.values().clone();
+        double[][] covariances = new double[v.length][];
+        for (int k = 0; k < v.length; k++) {
+            covariances[k] = r.covariances()[k].clone();
+        }
         List<String> names = r.names();
-        if (kind.id().equals("normal")) {
-            v[names.indexOf("σ")] = Math.abs(v[names.indexOf("σ")]);
+        if (kind.id().equals("normal") && v[names.indexOf("σ")] < 0) {
+            turn(names.indexOf("σ"), v, covariances);
         }
         if (kind.id().endsWith("sine")) {
             int a = names.indexOf("A");
@@ -167,18 +181,28 @@ public final class Fit {
             int phase = names.indexOf("φ");
             if (v[t] < 0) {
                 // sin(−ωx + φ) is −sin(ωx − φ).
-                v[t] = -v[t];
-                v[phase] = -v[phase];
-                v[a] = -v[a];
+                turn(t, v, covariances);
+                turn(phase, v, covariances);
+                turn(a, v, covariances);
             }
             if (v[a] < 0) {
-                v[a] = -v[a];
+                turn(a, v, covariances);
                 v[phase] += Math.PI;
             }
             v[phase] -= 2 * Math.PI * Math.rint(v[phase] / (2 * Math.PI));
         }
-        return new CurveFit.Result(names, v, r.uncertainties(), r.points(), r.sumOfSquares(), r.rms(), r.rSquared(), r.centred(),
-                r.fitted());
+        return new CurveFit.Result(names, v, r.uncertainties(), covariances, r.points(), r.sumOfSquares(), r.rms(), r.rSquared(),
+                r.centred(), r.fitted());
+    }
+
+    private static void turn(int k, double[] v, double[][] covariances) {
+        v[k] = -v[k];
+        for (int l = 0; l < v.length; l++) {
+            if (l != k) {
+                covariances[k][l] = -covariances[k][l];
+                covariances[l][k] = -covariances[l][k];
+            }
+        }
     }
 
     /** What was found, in numbers of the shown units. */
@@ -186,10 +210,9 @@ public final class Fit {
         return result;
     }
 
-    /** The unit of a parameter; that of a pure number where it isn't fixed. */
-    public Unit unit(int parameter) {
-        Unit unit = kind == null ? null : kind.parameters().get(parameter).unit(y.unit(), x.unit());
-        return unit == null ? Unit.ONE : unit;
+    /** The unit of a parameter; null where it isn't fixed. */
+    Unit unit(int parameter) {
+        return kind == null ? own.get(result.names().get(parameter)) : kind.parameters().get(parameter).unit(y.unit(), x.unit());
     }
 
     /** The curve's heights at places along x, in the shown units. */
@@ -208,11 +231,12 @@ public final class Fit {
     public Map<String, Object> toTree() {
         List<Object> parameters = new ArrayList<>();
         for (int k = 0; k < result.names().size(); k++) {
-            String unit = unit(k).symbol();
-            parameters.add(Tree.of("name", result.names().get(k), "meaning", kind == null ? "" : kind.parameters().get(k).meaning(),
-                    "value", result.values()[k], "uncertainty", Double.isNaN(result.uncertainties()[k]) ? null : (Object) result.uncertainties()[k],
-                    "text", printed(k) + (unit.isEmpty() ? "" : " " + unit), "unit", unit,
-                    "unitNote", kind != null && kind.parameters().get(k).unit(y.unit(), x.unit()) == null));
+            parameters.add(quantity(result.names().get(k), kind == null ? "" : kind.parameters().get(k).meaning(), result.values()[k],
+                    result.uncertainties()[k], unit(k), unitText(k)));
+        }
+        List<Object> follows = new ArrayList<>();
+        for (Map<String, Object> f : asked.containsKey("follows") ? Tree.maps(asked, "follows") : List.<Map<String, Object>>of()) {
+            follows.add(following(Tree.text(f, "name", ""), Tree.text(f, "formula", "")));
         }
         List<Object> residuals = new ArrayList<>();
         List<Object> at = new ArrayList<>();
@@ -220,13 +244,46 @@ public final class Fit {
             at.add((double) rows[k]);
             residuals.add(y.values()[rows[k]] - result.fitted()[k]);
         }
-        return Tree.of("points", (double) result.points(), "parameters", parameters, "equation", equation(), "rSquared",
-                Numbers.fixed(result.rSquared(), 4), "aboutZero", !result.centred(), "rms", Numbers.print(result.rms(), 3)
-                        + (y.unit().symbol().isEmpty() ? "" : " " + y.unit().symbol()), "rows", at, "residuals", residuals);
+        return Tree.of("points", (double) result.points(), "parameters", parameters, "follows", follows, "equation", equation(),
+                "rSquared", Numbers.fixed(result.rSquared(), 4), "aboutZero", !result.centred(), "rms", Numbers.print(result.rms(), 3)
+                        + (y.unit().symbol().isEmpty() || Tree.flag(asked, "unitsAsked") ? "" : " " + y.unit().symbol()), "rows", at, "residuals", residuals);
     }
 
-    private String printed(int k) {
-        return Numbers.printWithUncertainty(result.values()[k], result.uncertainties()[k]);
+    private Map<String, Object> following(String name, String typed) {
+        try {
+            FromFit f = FromFit.of(this, typed);
+            Map<String, Object> tree = quantity(name, "", f.value(), f.uncertainty(), f.unit(), f.unit().symbol());
+            tree.put("formula", f.formula().toString());
+            return tree;
+        } catch (FormulaException e) {
+            return Tree.of("name", name, "formula", typed, "error", e.getMessage(), "at", (double) e.position());
+        }
+    }
+
+    /** A number with what is known and may be shown of it. */
+    private Map<String, Object> quantity(String name, String meaning, double value, double uncertainty, Unit unit, String unitText) {
+        UnitCheck check = UnitCheck.of(Tree.text(found(), name, ""), unit == null ? Unit.ONE : unit);
+        boolean asks = Tree.flag(asked, "unitsAsked") && unit != null;
+        return Tree.of("name", name, "meaning", meaning, "value", value, "uncertainty", Double.isNaN(uncertainty) ? null : (Object) uncertainty,
+                "text", spaced(printed(value, uncertainty), asks && !check.right() ? "" : unitText), "unit", unit == null ? "" : unit.symbol(),
+                "unitFixed", unit != null, "unitAsked", asks, "unitFound", check.right(), "unitHint", check.note());
+    }
+
+    private Map<String, Object> found() {
+        return asked.containsKey("found") ? Tree.map(asked, "found") : Map.of();
+    }
+
+    private String unitText(int k) {
+        Unit unit = unit(k);
+        return unit != null ? unit.symbol() : kind != null ? kind.openUnit(y.unit(), x.unit()) : "";
+    }
+
+    private static String spaced(String number, String unit) {
+        return unit.isEmpty() ? number : number + " " + unit;
+    }
+
+    private String printed(double value, double uncertainty) {
+        return Tree.flag(asked, "plain") ? Numbers.print(value, PLAIN_FIGURES) : Numbers.printWithUncertainty(value, uncertainty);
     }
 
     private String equation() {
@@ -235,10 +292,11 @@ public final class Fit {
         }
         String text = kind.equation().replace("{x}", x.symbol()).replace("{y}", y.symbol());
         for (int k = 0; k < result.names().size(); k++) {
-            String value = printed(k);
-            String unit = unit(k).symbol();
+            String value = printed(result.values()[k], result.uncertainties()[k]);
+            boolean back = Tree.flag(asked, "unitsAsked")
+                    && !UnitCheck.of(Tree.text(found(), result.names().get(k), ""), unit(k) == null ? Unit.ONE : unit(k)).right();
             boolean bracket = value.contains("±") || value.startsWith("\u2212");
-            String full = (bracket && !value.startsWith("(") ? "(" + value + ")" : value) + (unit.isEmpty() ? "" : " " + unit);
+            String full = spaced(bracket && !value.startsWith("(") ? "(" + value + ")" : value, back ? "" : unitText(k));
             text = text.replace("{" + result.names().get(k) + "}", full);
         }
         return text;

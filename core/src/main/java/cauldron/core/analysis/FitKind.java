@@ -91,15 +91,32 @@ public record FitKind(String id, String name, String formula, String equation, L
         return new Unit(text, d, factor, 0);
     }
 
+    private static int gcd(int a, int b) {
+        return b == 0 ? a : gcd(b, a % b);
+    }
+
     private static void put(Unit unit, double power, List<String> above, List<String> below) {
         if (power == 0 || unit.symbol().isEmpty()) {
             return;
         }
-        int n = (int) Math.abs(power);
+        double size = Math.abs(power);
+        boolean whole = size == Math.rint(size);
         boolean compound = unit.symbol().indexOf(' ') >= 0 || unit.symbol().indexOf('/') >= 0 || unit.symbol().indexOf('·') >= 0;
-        String raised = n == 1 ? "" : "⁰¹²³⁴".substring(n, n + 1);
-        boolean bracket = compound && (power < 0 || n > 1);
+        int n = (int) size;
+        String raised = size == 1 ? "" : whole && n < 10 ? "⁰¹²³⁴⁵⁶⁷⁸⁹".substring(n, n + 1)
+                : whole ? "^" + n : "^(" + (int) Math.rint(12 * size) / gcd((int) Math.rint(12 * size), 12) + "/"
+                        + 12 / gcd((int) Math.rint(12 * size), 12) + ")";
+        boolean bracket = compound && (power < 0 || size != 1);
         (power > 0 ? above : below).add((bracket ? "(" + unit.symbol() + ")" : unit.symbol()) + raised);
+    }
+
+    /** How the unit is written of a parameter whose unit hangs on another: that of a power's factor is {@code cm/sⁿ}. */
+    String openUnit(Unit y, Unit x) {
+        List<String> above = new ArrayList<>();
+        List<String> below = new ArrayList<>();
+        put(y, 1, above, below);
+        put(x, -1, above, below);
+        return (above.isEmpty() && !below.isEmpty() ? "1" : String.join("", above)) + (below.isEmpty() ? "" : "/" + below.get(0) + "ⁿ");
     }
 
     /** Starting values from the shape of the points; empty where the search needs none. */

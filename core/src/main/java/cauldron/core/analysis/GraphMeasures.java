@@ -30,7 +30,7 @@ public final class GraphMeasures {
      * fewer (A. Savitzky, M. J. E. Golay, Anal. Chem. 36 (1964) 1627, for any spacing); of a fit, where one is
      * given, its own.
      *
-     * @return {@code {at, height, gradient, text}}
+     * @return {@code {at, height, gradient, number, unit}}
      */
     public Map<String, Object> tangent(double at, Fit fit) {
         if (points.length < 2) {
@@ -38,8 +38,8 @@ public final class GraphMeasures {
         }
         double[] found = fit == null ? parabola(at) : new double[] {fit.curve(new double[] {at})[0],
             fit.gradient(at, points[points.length - 1][0] - points[0][0])};
-        return Tree.of("at", at, "height", found[0], "gradient", found[1], "text",
-                Numbers.print(found[1], 4) + spaced(gradientUnit));
+        return Tree.of("at", at, "height", found[0], "gradient", found[1], "number",
+                Numbers.print(found[1], 4), "unit", gradientUnit.symbol());
     }
 
     private double[] parabola(double at) {
@@ -67,7 +67,7 @@ public final class GraphMeasures {
     /**
      * The area between points joined by straight lines and the axis, from one place to another.
      *
-     * @return {@code {area, text, unit, from, to}}, the ends drawn in to where there are points
+     * @return {@code {area, number, unit, from, to}}, the ends drawn in to where there are points
      */
     public Map<String, Object> area(double from, double to) {
         if (points.length < 2) {
@@ -83,16 +83,12 @@ public final class GraphMeasures {
                 sum += 0.5 * (height(i, left) + height(i, right)) * (right - left);
             }
         }
-        return Tree.of("area", sum, "text", Numbers.print(sum, 4) + spaced(areaUnit), "unit", areaUnit.symbol(), "from", a, "to", b);
+        return Tree.of("area", sum, "number", Numbers.print(sum, 4), "unit", areaUnit.symbol(), "from", a, "to", b);
     }
 
     private double height(int i, double at) {
         double width = points[i][0] - points[i - 1][0];
         double share = width == 0 ? 0 : (at - points[i - 1][0]) / width;
         return points[i - 1][1] + share * (points[i][1] - points[i - 1][1]);
-    }
-
-    private static String spaced(Unit unit) {
-        return unit.symbol().isEmpty() ? "" : " " + unit.symbol();
     }
 }

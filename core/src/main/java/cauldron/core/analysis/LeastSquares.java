@@ -138,9 +138,19 @@ final class LeastSquares {
         return b;
     }
 
-    /** Diagonal of (matrixᵀ · matrix)⁻¹, square roots of it: to be multiplied by the scatter of y. */
+    /** Square roots of the diagonal of (matrixᵀ · matrix)⁻¹: to be multiplied by the scatter of y. */
     double[] spreads() {
+        double[][] products = products();
         double[] out = new double[columns];
+        for (int k = 0; k < columns; k++) {
+            out[k] = Math.sqrt(products[k][k]);
+        }
+        return out;
+    }
+
+    /** (matrixᵀ · matrix)⁻¹: to be multiplied by the variance of y. */
+    double[][] products() {
+        double[][] out = new double[columns][columns];
         for (int c = 0; c < columns; c++) {
             // Column c of the triangle's inverse, from below.
             double[] inverse = new double[columns];
@@ -153,11 +163,15 @@ final class LeastSquares {
                 inverse[k] = -sum / diagonal[k];
             }
             for (int k = 0; k <= c; k++) {
-                out[order[k]] += inverse[k] * inverse[k];
+                for (int l = 0; l <= c; l++) {
+                    out[order[k]][order[l]] += inverse[k] * inverse[l];
+                }
             }
         }
         for (int k = 0; k < columns; k++) {
-            out[k] = Math.sqrt(out[k]) / scale[k];
+            for (int l = 0; l < columns; l++) {
+                out[k][l] = out[k][l] / scale[k] / scale[l];
+            }
         }
         return out;
     }

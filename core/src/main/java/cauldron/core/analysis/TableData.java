@@ -16,8 +16,8 @@ import java.util.Map;
  * and again only when they change.
  *
  * <p>A column's tree is {@code {id, name, symbol, unit, kind, formula?, constant?, uncertainty?, decimals?,
- * figures?}} with kind label, measured, constant or calculated; {@code uncertainty} counts for all its cells
- * that have none of their own. A row's tree is {@code {id, cells: {column id: typed}, uncertainties?: {column
+ * figures?, found?}} with kind label, measured, constant or calculated; {@code uncertainty} counts for all its cells
+ * that have none of their own; {@code found} is the unit a student was asked to find. A row's tree is {@code {id, cells: {column id: typed}, uncertainties?: {column
  * id: typed}, out?: reason}}.
  */
 public final class TableData {

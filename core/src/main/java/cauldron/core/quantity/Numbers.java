@@ -63,6 +63,22 @@ public final class Numbers {
         return digits.length() - start;
     }
 
+    /** How many decimals a typed number shows: 1.50 has two, 3e-4 none. */
+    static int decimals(String typed) {
+        String text = normal(typed);
+        int point = text.indexOf('.');
+        int end = text.indexOf('e') < 0 ? text.length() : text.indexOf('e');
+        return point < 0 ? 0 : end - point - 1;
+    }
+
+    /** A typed number with its decimal mark moved to the right, the figures as they were. */
+    static String moved(String typed, int places) {
+        BigDecimal moved = new BigDecimal(normal(typed)).movePointRight(places);
+        double size = Math.abs(moved.doubleValue());
+        boolean plain = size == 0 || size >= PLAIN_FROM && size < PLAIN_TO;
+        return plain ? sign(moved.toPlainString()) : print(moved.doubleValue(), Math.min(15, figures(typed)));
+    }
+
     private static String normal(String typed) {
         StringBuilder out = new StringBuilder();
         String text = typed.strip().replace('\u2212', '-').replace('\u2013', '-').replace(',', '.')

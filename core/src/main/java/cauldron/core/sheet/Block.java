@@ -35,12 +35,21 @@ public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Predic
         }
     }
 
-    /** What the student expects: a choice, a reason, and a seal. It is never marked. */
-    record Prediction(String id, String prompt, List<String> choices, String reasonPrompt) implements Block {
+    /**
+     * What the student expects: a choice, a sketched graph or both, a reason, and a seal. It is never marked.
+     *
+     * @param choices none: only a sketch is asked for
+     * @param sketch  the empty axes to draw on, or null
+     */
+    record Prediction(String id, String prompt, List<String> choices, String reasonPrompt, Sketch sketch) implements Block {
         @Override
         public Map<String, Object> forStudent() {
-            return Tree.of("type", "prediction", "id", id, "prompt", prompt, "choices", choices, "reasonPrompt",
-                    reasonPrompt);
+            Map<String, Object> tree = Tree.of("type", "prediction", "id", id, "prompt", prompt, "choices", choices,
+                    "reasonPrompt", reasonPrompt);
+            if (sketch != null) {
+                tree.put("sketch", sketch.toTree());
+            }
+            return tree;
         }
     }
 
@@ -71,13 +80,17 @@ public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Predic
     /**
      * A table for readings.
      *
-     * @param columns the columns it starts with, as {@code DataTable} takes them
-     * @param rows    complete rows that are asked for
+     * @param columns             the columns it starts with, as {@code DataTable} takes them
+     * @param rows                complete rows that are asked for
+     * @param unitsAsked          whether the student is to find the units of calculated columns, gradients and areas
+     * @param uncertaintiesHidden whether ± is kept away
      */
-    record Table(String id, String title, List<Map<String, Object>> columns, int rows) implements Block {
+    record Table(String id, String title, List<Map<String, Object>> columns, int rows, boolean unitsAsked,
+                 boolean uncertaintiesHidden) implements Block {
         @Override
         public Map<String, Object> forStudent() {
-            return Tree.of("type", "table", "id", id, "title", title, "columns", columns, "rows", (double) rows);
+            return Tree.of("type", "table", "id", id, "title", title, "columns", columns, "rows", (double) rows,
+                    "unitsAsked", unitsAsked, "uncertaintiesHidden", uncertaintiesHidden);
         }
     }
 

@@ -12,7 +12,7 @@ import java.util.Set;
 
 /**
  * How far a student has come with a sheet. The notebook is what the journal's entries amount to: for
- * each block its slots, each with a value. Slots are {@code answer} and {@code seal} of a prediction,
+ * each block its slots, each with a value. Slots are {@code answer}, {@code sketch} and {@code seal} of a prediction,
  * {@code trial/id} of an open bench, {@code columns}, {@code rows} and {@code cell/row/column} of a table, {@code view} of a graph,
  * {@code answer} of a question.
  *
@@ -95,8 +95,10 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
         }
         if (block instanceof Block.Table) {
             int wanted = ((Block.Table) block).rows();
-            int have = completeRows((Block.Table) block);
-            return have >= wanted ? null : have + " of " + wanted + " rows complete";
+            DataTable table = DataTable.of(table((Block.Table) block));
+            int have = completeRows(table);
+            return have < wanted ? have + " of " + wanted + " rows complete"
+                    : ((Block.Table) block).unitsAsked() ? unitLack(table) : null;
         }
         if (block instanceof Block.Graph) {
             return !((Block.Graph) block).line() || Tree.flag(slot(block.id(), "view"), "line") ? null
@@ -154,8 +156,16 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
         return n;
     }
 
-    private int completeRows(Block.Table block) {
-        DataTable table = DataTable.of(table(block));
+    private static String unitLack(DataTable table) {
+        for (DataTable.Column column : table.columns()) {
+            if (column.calculated() && column.trouble() == null && !column.unitFound()) {
+                return "find the unit of " + column.symbol();
+            }
+        }
+        return null;
+    }
+
+    private static int completeRows(DataTable table) {
         int complete = 0;
         int rows = table.columns().isEmpty() ? 0 : table.columns().get(0).values().length;
         for (int row = 0; row < rows; row++) {

@@ -74,6 +74,9 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
                 if (block instanceof Block.Graph && !(block(((Block.Graph) block).table()) instanceof Block.Table)) {
                     throw new SheetException(place, "there is no table “" + ((Block.Graph) block).table() + "”");
                 }
+                if (block instanceof Block.Prediction && ((Block.Prediction) block).sketch() != null) {
+                    ((Block.Prediction) block).sketch().check(this, place);
+                }
                 if (block instanceof Block.NumberQuestion) {
                     try {
                         key((Block.NumberQuestion) block, 0);
@@ -149,15 +152,18 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
             case "vocabulary":
                 return new Block.Vocabulary(id, Tree.maps(b, "terms"));
             case "prediction":
-                return new Block.Prediction(id, Tree.text(b, "prompt"), Tree.texts(b, "choices"),
-                        Tree.text(b, "reasonPrompt", "Why do you think so?"));
+                return new Block.Prediction(id, Tree.text(b, "prompt"),
+                        b.containsKey("choices") ? Tree.texts(b, "choices") : List.of(),
+                        Tree.text(b, "reasonPrompt", "Why do you think so?"),
+                        b.containsKey("sketch") ? Sketch.fromTree(Tree.map(b, "sketch"), place) : null);
             case "films":
                 return new Block.Films(id, FilmPlan.fromTree(b, place), (int) Tree.number(b, "distinctTrials", 0));
             case "bench":
                 return new Block.Bench(id, BenchPlan.fromTree(b, place), (int) Tree.number(b, "distinctTrials", 0));
             case "table":
                 return new Block.Table(id, Tree.text(b, "title"), Tree.maps(b, "columns"),
-                        (int) Tree.number(b, "rows"));
+                        (int) Tree.number(b, "rows"), chosen(b, "units", "given", "asked"),
+                        chosen(b, "uncertainties", "shown", "hidden"));
             case "graph":
                 return new Block.Graph(id, Tree.text(b, "table"), !b.containsKey("line") || Tree.flag(b, "line"));
             case "number":
@@ -169,6 +175,15 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
             default:
                 throw new SheetException(place, "there is no block “" + Tree.text(b, "type") + "”");
         }
+    }
+
+    /** Whether of two words the second stands there; without either it is the first. */
+    private static boolean chosen(Map<String, Object> b, String field, String usual, String other) {
+        String word = Tree.text(b, field, usual);
+        if (!word.equals(usual) && !word.equals(other)) {
+            throw new IllegalArgumentException(field + ": “" + usual + "” or “" + other + "”, not “" + word + "”");
+        }
+        return word.equals(other);
     }
 
     /** The block of that id, or null. */

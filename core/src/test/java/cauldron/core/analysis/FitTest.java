@@ -79,7 +79,7 @@ class FitTest {
         assertThat(fit(mass, "proportional").unit(0).symbol()).isEqualTo("kg");
         DataTable cm = table("s", "cm", new double[] {1, 2, 3, 4}, new double[] {5.1, 20, 44, 79}, "");
         assertThat(Tree.maps(fit(cm, "quadratic").toTree(), "parameters").get(0)).containsEntry("unit", "cm/s²");
-        assertThat(Tree.maps(fit(cm, "power").toTree(), "parameters").get(0)).containsEntry("unitNote", true);
+        assertThat(Tree.maps(fit(cm, "power").toTree(), "parameters").get(0)).containsEntry("unitFixed", false);
     }
 
     @Test
@@ -134,11 +134,96 @@ class FitTest {
     void tangentsAndAreasHaveUnits() {
         DataTable t = made("0.5*x^2 + x", 0, 4, 9, 0);
         GraphMeasures g = new GraphMeasures(t, "x", "y");
-        assertThat(g.tangent(1.7, null).get("text")).isEqualTo("2.700 cm/s");
-        assertThat(g.tangent(1.7, fit(t, "quadratic")).get("text")).isEqualTo("2.700 cm/s");
+        assertThat(g.tangent(1.7, null)).containsEntry("number", "2.700").containsEntry("unit", "cm/s");
+        assertThat(g.tangent(1.7, fit(t, "quadratic"))).containsEntry("number", "2.700").containsEntry("unit", "cm/s");
         DataTable line = made("3*x", 0, 4, 5, 0);
         Map<String, Object> area = new GraphMeasures(line, "x", "y").area(3.5, 1.25);
         assertThat((Double) area.get("area")).isCloseTo(1.5 * (3.5 * 3.5 - 1.25 * 1.25), within(1e-12));
-        assertThat(area.get("text").toString()).endsWith(" cm · s");
+        assertThat(area).containsEntry("unit", "cm · s");
+    }
+
+    private static Map<String, Object> own(String formula, String xUnit, String yUnit) {
+        double[] x = new double[12];
+        double[] y = new double[12];
+        Formula f = Formula.parse("3*exp(-t/2) + 0.5*t + 1", Set.of("t"));
+        for (int i = 0; i < x.length; i++) {
+            x[i] = 0.5 + 0.5 * i;
+            y[i] = f.value(Map.of("t", x[i])) + (i % 2 == 0 ? 0.001 : -0.001);
+        }
+        Map<String, Object> tree = Fit.of(table(xUnit, yUnit, x, y, ""), Tree.of("x", "x", "y", "y", "kind", "own", "formula", formula)).toTree();
+        Map<String, Object> units = new java.util.LinkedHashMap<>();
+        Tree.maps(tree, "parameters").forEach(p -> units.put(Tree.text(p, "name"), Tree.flag(p, "unitFixed") ? Tree.text(p, "unit") : "?"));
+        return units;
+    }
+
+    /** What is added must be alike, and what exp takes a number: so the axes determine the units of the parameters. */
+    @Test
+    void theUnitsOfAModelsParametersFollowFromTheAxes() {
+        assertThat(own("A*exp(-t/τ) + B + v*t", "s", "cm")).isEqualTo(Tree.of("A", "cm", "τ", "s", "B", "cm", "v", "cm/s"));
+        assertThat(own("a*t^2 + b*√t + c", "s", "N")).isEqualTo(Tree.of("a", "kg m s⁻⁴", "b", "kg m/s^(5/2)", "c", "N"));
+        assertThat(own("a*t + b", "m", "m")).isEqualTo(Tree.of("a", "", "b", "m"));
+        assertThat(own("(a + t)/b", "s", "m")).isEqualTo(Tree.of("a", "s", "b", "s m⁻¹"));
+        // A bare number in place of a constant with a unit: nothing can be said.
+        assertThat(own("a*t + 1", "s", "m")).isEqualTo(Tree.of("a", "?"));
+        // A power to be found: the factor's unit hangs on it, the power itself is a number.
+        assertThat(own("A*t^n", "s", "m")).isEqualTo(Tree.of("A", "?", "n", ""));
+    }
+
+    @Test
+    void theFactorOfAPowerIsWrittenWithItsOpenPower() {
+        assertThat(Fit.of(made("2.2*x^1.5", 0.5, 8, 20, 0), Tree.of("x", "x", "y", "y", "kind", "power")).toTree().get("equation").toString())
+                .startsWith("F = 2.20000 cm/sⁿ · t^1.5");
+    }
+
+    private static final double[] LENGTHS = {0.2, 0.4, 0.6, 0.8, 1.0, 1.2};
+    private static final double[] SQUARES = {0.81, 1.60, 2.43, 3.20, 4.04, 4.81};
+
+    private static Map<String, Object> gravity(Object... more) {
+        Map<String, Object> asked = Tree.of("x", "x", "y", "y", "kind", "line", "follows",
+                List.of(Tree.of("name", "g", "formula", "4π²/m"), Tree.of("name", "x_0", "formula", "-c/m")));
+        asked.putAll(Tree.of(more));
+        return Fit.of(table("m", "s^2", LENGTHS, SQUARES, ""), asked).toTree();
+    }
+
+    /** For one parameter the relative uncertainties are equal; the place where a line crosses nought needs both and their correlation. */
+    @Test
+    void whatFollowsFromAFitBearsTheUncertaintyOfItsParameters() {
+        Map<String, Object> tree = gravity();
+        Map<String, Object> m = Tree.maps(tree, "parameters").get(0);
+        Map<String, Object> c = Tree.maps(tree, "parameters").get(1);
+        Map<String, Object> g = Tree.maps(tree, "follows").get(0);
+        double slope = Tree.number(m, "value");
+        assertThat(Tree.number(g, "value")).isCloseTo(4 * Math.PI * Math.PI / slope, within(1e-12));
+        assertThat(Tree.number(g, "uncertainty") / Tree.number(g, "value")).isCloseTo(Tree.number(m, "uncertainty") / slope, within(1e-12));
+        assertThat(g).containsEntry("unit", "m s⁻²");
+        // cov(m, c) = −x̄ · u(m)² for a straight line (N. R. Draper, H. Smith, Applied Regression Analysis, 1.4).
+        double intercept = Tree.number(c, "value");
+        double um = Tree.number(m, "uncertainty");
+        double uc = Tree.number(c, "uncertainty");
+        double covariance = -0.7 * um * um;
+        double expected = Math.sqrt(uc * uc / slope / slope + intercept * intercept * um * um / Math.pow(slope, 4)
+                - 2 * intercept * covariance / Math.pow(slope, 3));
+        assertThat(Tree.number(Tree.maps(tree, "follows").get(1), "uncertainty")).isCloseTo(expected, within(1e-10));
+    }
+
+    @Test
+    void whatCannotFollowIsSaid() {
+        Map<String, Object> bad = Tree.maps(gravity("follows", List.of(Tree.of("name", "g", "formula", "m + c"))), "follows").get(0);
+        assertThat(bad.get("error").toString()).contains("Can't add");
+        Map<String, Object> strange = Tree.maps(gravity("follows", List.of(Tree.of("name", "g", "formula", "4π²/k"))), "follows").get(0);
+        assertThat(strange.get("error").toString()).contains("k");
+    }
+
+    @Test
+    void aLabCanAskForTheUnitsAndKeepUncertaintiesBack() {
+        Map<String, Object> tree = gravity("unitsAsked", true, "plain", true);
+        assertThat(tree.get("equation").toString()).doesNotContain("±").doesNotContain("s²").doesNotContain("m⁻¹");
+        assertThat(Tree.maps(tree, "parameters").get(0).get("text").toString()).doesNotContain("±").doesNotContain("s");
+        Map<String, Object> wrong = gravity("unitsAsked", true, "found", Tree.of("m", "m/s^2", "g", "m/s"));
+        assertThat(Tree.maps(wrong, "parameters").get(0)).containsEntry("unitFound", false).containsEntry("unitHint", "Not yet. It is upside down");
+        assertThat(Tree.maps(wrong, "follows").get(0)).containsEntry("unitHint", "Not yet. Written in base units, look again at the power of s");
+        Map<String, Object> right = gravity("unitsAsked", true, "found", Tree.of("m", "s^2/m"));
+        assertThat(Tree.maps(right, "parameters").get(0)).containsEntry("unitFound", true);
+        assertThat(right.get("equation").toString()).contains("s² m⁻¹").doesNotEndWith("s²");
     }
 }

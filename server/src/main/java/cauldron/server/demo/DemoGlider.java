@@ -82,8 +82,8 @@ final class DemoGlider extends DemoScript {
 
     @Override
     List<Answer> analyse(DemoJournal journal) {
-        journal.calculated(TABLE, "F", "force", "F", "F_2-F_1");
-        journal.calculated(TABLE, "a", "acceleration", "a", "2*s/t^2");
+        journal.calculated(TABLE, "F", "force", "F", "F_2-F_1", "N");
+        journal.calculated(TABLE, "a", "acceleration", "a", "2*s/t^2", "m/s^2");
         return List.of(new Answer("slope", Numbers.print(journal.line("graph", "a", "F")[0], 3), "kg"));
     }
 

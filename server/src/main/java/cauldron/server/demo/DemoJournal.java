@@ -107,8 +107,13 @@ final class DemoJournal {
 
     /** Adds a calculated column. */
     void calculated(String table, String id, String name, String symbol, String formula) {
+        calculated(table, id, name, symbol, formula, "");
+    }
+
+    /** Adds a calculated column whose unit the student was asked to find. */
+    void calculated(String table, String id, String name, String symbol, String formula, String found) {
         List<Object> list = columns.computeIfAbsent(table, t -> new ArrayList<>(((Block.Table) sheet.block(t)).columns()));
-        list.add(Tree.of("id", id, "name", name, "symbol", symbol, "unit", "", "kind", "calculated", "formula", formula));
+        list.add(Tree.of("id", id, "name", name, "symbol", symbol, "unit", "", "kind", "calculated", "formula", formula, "found", found));
         add(table, "columns", Tree.of("columns", List.copyOf(list)));
     }
 

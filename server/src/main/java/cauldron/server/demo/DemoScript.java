@@ -25,6 +25,15 @@ abstract class DemoScript {
     /** A reason for each of the first choices of the prediction. */
     abstract List<String> predictions();
 
+    /**
+     * What is sketched before measuring, in shares of the axes; empty where the lab asks for none.
+     *
+     * @param choice the prediction that was chosen
+     */
+    List<Double> sketch(int choice, Chance chance) {
+        return List.of();
+    }
+
     /** Measures: all that is asked for, or only the beginning of it. */
     abstract void measure(DemoJournal journal, boolean all, Chance chance);
 

@@ -5,6 +5,7 @@ import cauldron.core.Tree;
 import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Run;
 import cauldron.core.quantity.Numbers;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -14,6 +15,8 @@ final class DemoSpring extends DemoScript {
     private static final int[] WEIGHTS = {50, 100, 150, 200, 300};
     private static final int[] BOUNCED = {100, 150, 200, 300};
     private static final int BOUNCES = 10;
+    /** Points of a sketched stroke. */
+    private static final int STROKE = 24;
 
     @Override
     String slug() {
@@ -25,6 +28,23 @@ final class DemoSpring extends DemoScript {
         return List.of("The spring is the same, and it pulls back more when there is more on it, so that evens out.",
                 "A heavier thing is slower to turn round, but four times seems too much, so perhaps double.",
                 "Four times as much to move with the same spring takes four times as long.");
+    }
+
+    /** A level line, a root or a straight line through the origin, by a hand that isn't quite steady. */
+    @Override
+    List<Double> sketch(int choice, Chance chance) {
+        double[] powers = {0, 0.5, 1};
+        double height = chance.between(0.45, 0.75);
+        double shake = 0;
+        List<Double> stroke = new ArrayList<>();
+        for (int i = 0; i <= STROKE; i++) {
+            double x = 0.02 + 0.9 * i / STROKE;
+            shake = 0.7 * shake + 0.006 * chance.normal();
+            double y = height * Math.pow(x, powers[choice]) + shake;
+            stroke.add(Math.round(1e4 * x) / 1e4);
+            stroke.add(Math.round(1e4 * Math.max(0, Math.min(1, y))) / 1e4);
+        }
+        return stroke;
     }
 
     @Override

@@ -9,6 +9,7 @@ import cauldron.server.notebooks.Notebooks;
 import cauldron.server.platform.Person;
 import cauldron.server.trials.Trials;
 import java.time.Clock;
+import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -50,6 +51,10 @@ class DemoStudent {
         DemoJournal journal = new DemoJournal(work, student, sheet, notebooks, trials, clock.instant());
         int choice = chance.below(script.predictions().size());
         journal.add("expect", "answer", Tree.of("choice", (double) choice, "reason", script.predictions().get(choice)));
+        List<Double> sketch = script.sketch(choice, chance);
+        if (!sketch.isEmpty()) {
+            journal.add("expect", "sketch", Tree.of("strokes", List.of(sketch)));
+        }
         journal.add("expect", "seal", Tree.of("sealed", true));
         journal.send();
         if (stage >= BEGUN) {
