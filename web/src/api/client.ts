@@ -51,12 +51,11 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
   return result.data as T;
 }
 
-/** A file that the server makes of something, or a {@link Problem}. */
-export async function askFile(path: string, body: unknown): Promise<Blob> {
+async function posted(path: string, type: string, body: BodyInit): Promise<Response> {
   if (!token()) await fetch('/api/me');
   let response: Response;
   try {
-    response = await fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json', ...csrfHeader() }, body: JSON.stringify(body) });
+    response = await fetch(path, { method: 'POST', headers: { 'Content-Type': type, ...csrfHeader() }, body });
   } catch {
     throw new Problem(0, "The server can't be reached just now. Check the network, then try again.");
   }
@@ -64,7 +63,17 @@ export async function askFile(path: string, body: unknown): Promise<Blob> {
     const problem = (await response.json().catch(() => ({}))) as { detail?: string; field?: string };
     throw new Problem(response.status, problem.detail ?? fallback(response.status), problem.field);
   }
-  return response.blob();
+  return response;
+}
+
+/** A file that the server makes of something, or a {@link Problem}. */
+export async function askFile(path: string, body: unknown): Promise<Blob> {
+  return (await posted(path, 'application/json', JSON.stringify(body))).blob();
+}
+
+/** What the server makes of a file, or a {@link Problem}. */
+export async function sendFile(path: string, file: File): Promise<unknown> {
+  return (await posted(`${path}?name=${encodeURIComponent(file.name.slice(-100))}`, 'application/octet-stream', file)).json();
 }
 
 function fallback(status: number) {

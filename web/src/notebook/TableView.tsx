@@ -1,11 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { ClipboardCopy, Plus, Redo2, Target, Undo2 } from 'lucide-react';
+import { ClipboardCopy, FileUp, Plus, Redo2, Target, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { ColumnResult, ColumnSpec, Worked } from '../core';
 import { Button, Symbol } from '../ui';
 import { ColumnDialog } from './ColumnDialog';
 import { ColumnMenu } from './ColumnMenu';
 import { FillDialog } from './FillDialog';
+import { ImportDialog } from './ImportDialog';
 import { PasteDialog } from './PasteDialog';
 import { RowMenu } from './RowMenu';
 import { SaveTable } from './SaveTable';
@@ -47,6 +48,8 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
   const [filling, setFilling] = useState<ColumnSpec | null>(null);
   const [counting, setCounting] = useState<ColumnSpec | null>(null);
   const [said, setSaid] = useState('');
+  const [file, setFile] = useState<File | null>(null);
+  const picker = useRef<HTMLInputElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const results = worked.columns;
   // An empty row to type in; it becomes a real one with its first character.
@@ -103,6 +106,8 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
         {!readOnly && <Button small kind="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!history.canUndo} onClick={history.undo}><Undo2 size={14} /></Button>}
         {!readOnly && <Button small kind="quiet" aria-label="Redo" title="Do it again (Ctrl+Y)" disabled={!history.canRedo} onClick={history.redo}><Redo2 size={14} /></Button>}
         <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={copy}><ClipboardCopy size={14} /></Button>
+        {!readOnly && <Button small kind="quiet" aria-label="Bring in a file" title="Bring in a file (CSV, XLSX, ODS)" onClick={() => picker.current?.click()}><FileUp size={14} /></Button>}
+        <input ref={picker} type="file" hidden accept=".csv,.tsv,.txt,.xlsx,.ods" aria-label="File to bring in" onChange={(e) => { setFile(e.target.files?.[0] ?? null); e.target.value = ''; }} />
         <SaveTable title={title} table={table} worked={worked} />
         {!readOnly && <Button small kind="quiet" onClick={() => setEditing('new')}><Plus size={14} />Column</Button>}
       </div>
@@ -189,6 +194,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
           onSave={(column, converted) => { ops.saveColumn(column, converted); setEditing(null); }}
         />
       )}
+      {file && <ImportDialog file={file} table={table} onClose={() => setFile(null)} onBring={(b) => { ops.bringIn(b); setFile(null); }} />}
       {pasting && <PasteDialog text={pasting.text} columns={names(pasting.column)} onClose={() => setPasting(null)} onPaste={(lines) => { ops.paste(pasting.row, pasting.column, lines); setPasting(null); }} />}
       {filling && <FillDialog name={filling.name} onClose={() => setFilling(null)} onFill={(texts) => { ops.paste(0, filling.id, texts.map((t) => [t])); setFilling(null); }} />}
       {counting && <StatisticsDialog columns={table.columns} worked={worked} focus={counting.id} onClose={() => setCounting(null)} />}

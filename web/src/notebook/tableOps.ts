@@ -1,4 +1,5 @@
 import { convert, type ColumnSpec } from '../core';
+import type { Brought } from './ImportDialog';
 import type { Change } from './journal';
 import { nextRow, rowsChange, type NotebookTable, type RowWords } from './table';
 import type { Edits } from './useEdits';
@@ -54,6 +55,16 @@ export function tableOps(table: NotebookTable, edits: Edits) {
     },
     leaveOut: (row: string, reason: string) => edits.apply([{ slot: `row/${row}`, value: { ...words(row), out: reason } }]),
     note: (row: string, note: string) => edits.apply([{ slot: `row/${row}`, value: { ...words(row), note } }]),
+    /** Takes in what a file brings, as one step. */
+    bringIn: ({ fresh, cells, below }: Brought) => {
+      const at = below ? order.length : 0;
+      const count = Object.values(cells).reduce((most, texts) => Math.max(most, texts.length), 0);
+      const next = rowsFrom(at, count);
+      edits.apply([
+        ...(fresh.length ? [columns([...table.columns, ...fresh])] : []), rows(next),
+        ...Object.entries(cells).flatMap(([c, texts]) => texts.flatMap((text, i) => (text || !below ? [{ slot: `cell/${next[at + i]}/${c}`, value: { text } }] : []))),
+      ]);
+    },
     /** Writes lines of texts, from a cell on, into the columns that can be typed in. */
     paste: (at: number, column: string, lines: string[][]) => {
       const typed = table.columns.filter((c) => c.kind === 'measured' || c.kind === 'label');

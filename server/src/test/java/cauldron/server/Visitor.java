@@ -57,6 +57,11 @@ final class Visitor {
         return answer.body();
     }
 
+    /** Brings a file. */
+    HttpResponse<String> postFile(String path, byte[] file) {
+        return send(request(path).header("Content-Type", "application/octet-stream").POST(BodyPublishers.ofByteArray(file)).build());
+    }
+
     private HttpRequest posting(String path, Object body) {
         return request(path).header("Content-Type", "application/json")
                 .POST(BodyPublishers.ofString(JSON.writeValueAsString(body))).build();

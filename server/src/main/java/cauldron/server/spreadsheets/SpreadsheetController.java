@@ -8,7 +8,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.util.List;
+import java.util.Objects;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.springframework.http.MediaType;
@@ -16,9 +18,10 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Makes spreadsheet files: numbers as numbers, everything else as text that is never a formula. */
+/** Reads spreadsheet files, and makes them: numbers as numbers, everything else as text that is never a formula. */
 @RestController
 class SpreadsheetController {
 
@@ -28,6 +31,23 @@ class SpreadsheetController {
     /** A table: headings, and rows of numbers, texts and gaps. */
     record Table(@NotNull @Size(max = 200) String title, @NotNull @Size(min = 1, max = 100) List<@NotNull @Size(max = 200) String> headings,
                  @NotNull @Size(max = 20_000) List<@NotNull List<Object>> rows) {
+    }
+
+    /** What stands in the sheets of a file. */
+    record Book(@NotNull List<BookSheet> sheets) {
+    }
+
+    record BookSheet(@NotNull String name, @NotNull List<List<String>> rows) {
+    }
+
+    /** Reads a file that somebody brings; nothing of it is kept. */
+    @PostMapping(path = "/api/spreadsheets/reading", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    Book read(@RequestParam @Size(max = 200) String name, InputStream body) throws IOException {
+        byte[] file = body.readNBytes(SpreadsheetReading.LARGEST_FILE + 1);
+        if (file.length > SpreadsheetReading.LARGEST_FILE) {
+            throw Problems.invalid("file", "File: at most " + SpreadsheetReading.LARGEST_FILE / 1_000_000 + " MB.");
+        }
+        return new Book(SpreadsheetReading.read(name, file).stream().map(p -> new BookSheet(p.name(), p.rows())).toList());
     }
 
     @PostMapping("/api/spreadsheets/{format}")
@@ -91,6 +111,10 @@ class SpreadsheetController {
         }
         for (int i = 0; i < table.rows().size(); i++) {
             List<Object> row = table.rows().get(i);
+            if (row.stream().allMatch(Objects::isNull)) {
+                // SODS 1.8 writes a row without cells as a copy of the next one.
+                sheet.getRange(i + 1, 0).setValue("");
+            }
             for (int j = 0; j < row.size(); j++) {
                 Object cell = row.get(j);
                 if (cell != null) {
