@@ -63,7 +63,7 @@ export function SketchPad({ axes, strokes, fixed, onStrokes }: { axes: SketchAsk
   return (
     <div className="mt-2 flex flex-col gap-1">
       <svg
-        ref={svg} viewBox={`0 0 ${w} ${h}`} className={`peer w-full touch-none rounded-house border bg-sheet ${fixed ? '' : 'cursor-crosshair'}`} role={fixed ? 'img' : 'application'} tabIndex={fixed ? undefined : 0}
+        ref={svg} viewBox={`0 0 ${w} ${h}`} width={w} height={h} className={`peer h-auto w-full touch-none rounded-house border bg-sheet ${fixed ? '' : 'cursor-crosshair'}`} role={fixed ? 'img' : 'application'} tabIndex={fixed ? undefined : 0}
         aria-label={`${fixed ? 'Your sketch of' : 'Axes to sketch'} ${axes.y.name} against ${axes.x.name}${strokes.length ? `, ${strokes.length} lines drawn` : ', empty'}`}
         onPointerDown={(e) => { if (fixed || e.button !== 0) return; keyed.current = false; e.currentTarget.setPointerCapture(e.pointerId); setPen(null); setLine(share(e)); }}
         onPointerMove={(e) => {

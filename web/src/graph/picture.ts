@@ -33,16 +33,21 @@ export function saveSvg(svg: SVGSVGElement, name: string, caption: string) {
   save(`${name}.svg`, 'image/svg+xml', standalone(svg, caption));
 }
 
-export async function savePng(svg: SVGSVGElement, name: string, caption: string) {
+/** A graph as a PNG, so many times as large as on the screen. */
+export async function pngOf(svg: SVGSVGElement, caption: string, scale = PNG_SCALE): Promise<Blob> {
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(standalone(svg, caption))}`;
   await image.decode();
   const canvas = document.createElement('canvas');
-  canvas.width = image.naturalWidth * PNG_SCALE;
-  canvas.height = image.naturalHeight * PNG_SCALE;
+  canvas.width = image.naturalWidth * scale;
+  canvas.height = image.naturalHeight * scale;
   const ctx = canvas.getContext('2d')!;
   ctx.drawImage(image, 0, 0, canvas.width, canvas.height);
   const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
   if (!blob) throw new Error('The browser could not make the picture.');
-  save(`${name}.png`, 'image/png', blob);
+  return blob;
+}
+
+export async function savePng(svg: SVGSVGElement, name: string, caption: string) {
+  save(`${name}.png`, 'image/png', await pngOf(svg, caption));
 }

@@ -11,6 +11,7 @@ import { MarkForm } from '../marking/MarkForm';
 import { BlockView, type SheetContext } from './Blocks';
 import { KeptSign } from './KeptSign';
 import { PartNav } from './PartNav';
+import { ReportButton } from './ReportButton';
 import { SubmitDialog } from './SubmitDialog';
 import { openParts, type Block, type Sheet } from './types';
 import { useJournal } from './useJournal';
@@ -64,6 +65,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
           {data.own && !data.submittedAt && <KeptSign keeping={journal.kept()} />}
           {data.submittedAt && <p className="text-right text-fine leading-tight text-verdigris">Handed in {dayAndTime(data.submittedAt)}<br /><b className="mono">{data.points}</b> of {sheet.points} points</p>}
           {!data.own && !data.submittedAt && <p className="text-fine text-soft">read only · working</p>}
+          <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
           {data.own && !data.submittedAt && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
         </div>
       </header>

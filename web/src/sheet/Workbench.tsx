@@ -8,16 +8,16 @@ import { displayFor, displays, type InstrumentState } from '../instruments/useIn
 import { CellBar } from '../notebook/CellBar';
 import { GraphView } from '../graph/GraphView';
 import type { GraphChoice } from '../graph/model';
-import type { Expected } from '../graph/SketchBehind';
 import type { Journal } from '../notebook/journal';
 import { rowsChange, tableOf, type Cell, type Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
 import { useEdits } from '../notebook/useEdits';
 import { Button, Dialog } from '../ui';
+import { expectedOf } from './expected';
 import { FilmDesk, type FilmPlace } from './FilmDesk';
 import { LabBench, type BenchNow } from './LabBench';
-import type { Block, BlockOf, Sheet, Sketched } from './types';
+import type { Block, BlockOf, Sheet } from './types';
 
 interface Props {
   work: string;
@@ -48,14 +48,6 @@ function useFront<B extends Block>(blocks: B[], sheet: Sheet, part: number): [B 
   const own = blocks.find((b) => sheet.parts[part].blocks.some((x) => x.id === b.id));
   const front = (chosen?.part === part && blocks.find((b) => b.id === chosen.id)) || own || fitting;
   return [front, (id) => setChosen({ part, id })];
-}
-
-/** Sealed sketches of what a table will show. */
-export function expectedOf(sheet: Sheet, journal: Journal, table?: string): Expected[] {
-  return sheet.parts.flatMap((p) => p.blocks).flatMap((b) => {
-    const strokes = b.type === 'prediction' && b.sketch?.table === table && journal.read<{ sealed?: boolean }>(b.id, 'seal')?.sealed ? journal.read<Sketched>(b.id, 'sketch')?.strokes : undefined;
-    return strokes?.length && b.type === 'prediction' ? [{ axes: b.sketch!, strokes }] : [];
-  });
 }
 
 /** The right side of a lab: bench above, notebook below, all in view together. */

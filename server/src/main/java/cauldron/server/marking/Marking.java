@@ -24,19 +24,19 @@ import org.springframework.transaction.annotation.Transactional;
 public class Marking {
 
     /** The newest try at a question. */
-    record Tried(String number, String unit, String verdict, String feedback, double points) {
+    public record Tried(String number, String unit, String verdict, String feedback, double points) {
     }
 
     /** The newest mark of a block. */
-    record Marked(double points, String comment) {
+    public record Marked(double points, String comment) {
     }
 
     /** All that is known of one work besides its notebook. */
-    record Standing(Progress progress, List<Trials.TrialInfo> trials, Map<String, Tried> tried,
+    public record Standing(Progress progress, List<Trials.TrialInfo> trials, Map<String, Tried> tried,
                     Map<String, Marked> marked, Instant lastEntry) {
 
         /** Points so far: a mark where there is one, else what the best try brought. */
-        double points() {
+        public double points() {
             double sum = 0;
             for (Sheet.Part part : progress.sheet().parts()) {
                 for (Block block : part.blocks()) {
@@ -153,7 +153,9 @@ public class Marking {
         return map;
     }
 
-    Standing standing(Assignments.Opened opened) {
+    /** How one work stands. */
+    @Transactional(readOnly = true)
+    public Standing standing(Assignments.Opened opened) {
         return standings(List.of(opened.work()), Map.of(opened.assignment().id(), opened.sheet()))
                 .get(opened.work().id());
     }

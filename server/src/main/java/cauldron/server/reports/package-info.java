@@ -1,0 +1,5 @@
+/** A student's whole work on one lab as a document to print or to keep. */
+@ApplicationModule(displayName = "Reports")
+package cauldron.server.reports;
+
+import org.springframework.modulith.ApplicationModule;
