@@ -22,28 +22,8 @@ class TeachingTest {
     private static final JdbcTemplate DATABASE = ServerExtension.bean(JdbcTemplate.class);
 
     /** A class with one student who has opened the lab: its assignment and the student's work. */
-    private record Room(Visitor teacher, Visitor student, String assignment, String work) {
-    }
-
     private static Room room(String teacherName) {
-        return room(teacherName, "The lamp keeper's clock");
-    }
-
-    private static Room room(String teacherName, String title) {
-        Visitor teacher = Visitor.signedIn(teacherName);
-        JsonNode made = Visitor.read(teacher.post("/api/classes", Map.of("name", "Room " + UUID.randomUUID())));
-        String lab = teacher.lab(title);
-        String assignment = Visitor.read(teacher.post("/api/teaching/assignments",
-                Map.of("classId", made.get("id").asString(), "labId", lab, "dueAt", "2099-01-01T08:00:00Z")))
-                .get("id").asString();
-        Visitor student = new Visitor();
-        student.get("/api/me");
-        assertThat(student.post("/api/join", Map.of("code", made.get("code").asString(), "displayName",
-                "Visitor " + UUID.randomUUID().toString().substring(0, 8), "secret", "eight-chars")).statusCode())
-                .isEqualTo(200);
-        String work = Visitor.read(student.post("/api/assigned/" + assignment + "/work", Map.of())).get("workId")
-                .asString();
-        return new Room(teacher, student, assignment, work);
+        return Room.of(teacherName, "The lamp keeper's clock");
     }
 
     private static JsonNode line(Room room) {
@@ -115,7 +95,7 @@ class TeachingTest {
 
     @Test
     void anAnswerIsRightForOnesOwnSpringAndANeighboursIsWrong() {
-        Room one = room("ines", "The slip's lost label");
+        Room one = Room.of("ines", "The slip's lost label");
         seal(one);
         double mine = constant(one);
         double neighbours = mine > 19 ? mine / 1.12 : mine * 1.12;
@@ -127,7 +107,7 @@ class TeachingTest {
         JsonNode right = Visitor.read(one.student().post(path, Map.of("block", "k", "number",
                 String.valueOf(Math.round(mine * 10) / 1000.0), "unit", "N/cm")));
         assertThat(right.get("verdict").asString()).isEqualTo("right");
-        Room two = room("ines", "The slip's lost label");
+        Room two = Room.of("ines", "The slip's lost label");
         seal(two);
         assertThat(constant(two)).isNotEqualTo(mine);
     }
@@ -143,7 +123,7 @@ class TeachingTest {
 
     @Test
     void anAnswerIsCheckedAgainstWhatFollowsFromOnesOwnTable() {
-        Room room = room("ines", "The slip's lost label");
+        Room room = Room.of("ines", "The slip's lost label");
         seal(room);
         Map<String, String> answer = Map.of("block", "steep", "number", "0.25", "unit", "N/cm");
         String path = "/api/works/" + room.work() + "/checks";
@@ -161,7 +141,7 @@ class TeachingTest {
 
     @Test
     void aRecordingIsSeenThroughItsOwnViewsOnly() {
-        Room room = room("ines", "What the ferry's propeller can push");
+        Room room = Room.of("ines", "What the ferry's propeller can push");
         seal(room);
         UUID trial = UUID.randomUUID();
         room.student().post("/api/works/" + room.work() + "/trials", Map.of("id", trial, "block", "films", "chosen",
