@@ -2,8 +2,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Tooltip } from 'radix-ui';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter } from 'react-router';
 import { Problem } from './api/client';
+import { Mishap } from './app/Mishap';
 import { Places } from './app/Places';
 import './styles.css';
 
@@ -21,7 +23,7 @@ createRoot(document.getElementById('root')!).render(
     <QueryClientProvider client={queries}>
       <Tooltip.Provider delayDuration={400}>
         <BrowserRouter>
-          <Places />
+          <ErrorBoundary FallbackComponent={Mishap}><Places /></ErrorBoundary>
         </BrowserRouter>
       </Tooltip.Provider>
     </QueryClientProvider>

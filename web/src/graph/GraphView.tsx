@@ -39,7 +39,8 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
   const [trouble, setTrouble] = useState('');
   useEffect(() => {
     const observer = new ResizeObserver(([e]) => setSize({ w: Math.max(220, e.contentRect.width), h: Math.max(90, e.contentRect.height) }));
-    observer.observe(box.current!);
+    // While the data are shown there is no drawing to measure.
+    if (box.current) observer.observe(box.current);
     return () => observer.disconnect();
   }, [data]);
   const what = useMemo(() => drawn(table, worked, choice, expected, zoomed), [table, worked, choice, expected, zoomed]);

@@ -1,6 +1,8 @@
 import 'fake-indexeddb/auto';
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, expect, test, vi } from 'vitest';
+import { ErrorBoundary } from 'react-error-boundary';
+import { Mishap } from '../app/Mishap';
 import { workOut, Worktable, type ColumnSpec } from '../core';
 import { ColumnDialog } from './ColumnDialog';
 import { GraphView } from '../graph/GraphView';
@@ -255,4 +257,26 @@ test('where the lab keeps uncertainties away, there is no ± anywhere', () => {
     expect(document.querySelectorAll('[title^="±"]')).toHaveLength(bars);
     cleanup();
   }
+});
+
+test('the same data stand behind the graph as a table, and the graph comes back', () => {
+  const watch = vi.fn((e: unknown) => { if (!(e instanceof Element)) throw new Error('nothing to measure'); });
+  vi.stubGlobal('ResizeObserver', class { observe = watch; unobserve() {} disconnect() {} });
+  const spec = table(['a', '40', '26'], ['b', '80', '36.5']);
+  render(<GraphView table={spec} worked={workOut(spec)} choice={{ x: 'L', y: 't' }} readOnly={false} onChoice={() => undefined} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Data' }));
+  expect(within(screen.getByRole('region', { name: 'Data of the graph' })).getAllByRole('row').map((r) => r.textContent)).toEqual(['rowalongup±', '14026', '28036.5']);
+  fireEvent.click(screen.getByRole('button', { name: 'Data' }));
+  expect(document.querySelectorAll('[data-point]')).toHaveLength(2);
+  expect(watch).toHaveBeenCalledTimes(2);
+});
+
+test('a page that can’t be drawn says so, and that nothing is lost', () => {
+  const quiet = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+  function Broken(): React.ReactNode { throw new Error('no such column'); }
+  render(<ErrorBoundary FallbackComponent={Mishap}><Broken /></ErrorBoundary>);
+  expect(screen.getByRole('alert').textContent).toContain('What you have typed is kept.');
+  expect(screen.getByText('no such column')).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Load the page again' })).toBeTruthy();
+  quiet.mockRestore();
 });

@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -93,7 +95,12 @@ class AxeTest {
             page.getByLabel("Tool").selectOption("tangent");
             check(page, "tangent");
             Chrome.button(page, "Data").click();
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Data of the graph")).waitFor();
             check(page, "data behind the graph");
+            page.getByLabel("File to bring in").setInputFiles(new FilePayload("a.csv", "text/csv", "length L / mm;wind\n3,5;2\n".getBytes(
+                    java.nio.charset.StandardCharsets.UTF_8)));
+            page.getByText("mm become cm").waitFor();
+            check(page, "bringing in a file");
         }
     }
 
@@ -129,6 +136,18 @@ class AxeTest {
             page.getByLabel(Pattern.compile("^distance, row 2")).click();
             page.getByText("This is how").waitFor();
             check(page, "glider lab");
+            Chrome.button(page, "Column").click();
+            page.getByLabel("Formula").pressSequentially("me");
+            page.getByRole(AriaRole.LISTBOX).waitFor();
+            check(page, "completing a formula");
+            page.keyboard().press("Escape");
+        }
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "eero.pascoe");
+            page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("The slip's lost label")).getByRole(AriaRole.BUTTON).click();
+            Chrome.button(page, "Prediction").click();
+            page.getByRole(AriaRole.APPLICATION).press("Enter");
+            check(page, "sketching a prediction");
         }
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "aino.brekke");

@@ -33,6 +33,10 @@ final class Chrome {
     static BrowserContext context(int width, int height) {
         BrowserContext context = browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height));
         context.setDefaultTimeout(15_000);
+        // A page that breaks must not pass for an empty one that has nothing wrong with it.
+        context.onWebError(error -> {
+            throw new AssertionError("The page failed: " + error.error());
+        });
         return context;
     }
 

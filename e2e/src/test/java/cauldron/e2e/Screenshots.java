@@ -145,6 +145,15 @@ class Screenshots {
             page.getByLabel(Pattern.compile("^scale pulled, row 4")).click();
             page.locator("[data-part=pointer]").waitFor();
             shoot(page, "glider-lab");
+            page.navigate(App.address());
+            Chrome.inItem(page, "The slip's lost label", "Go on");
+            Chrome.button(page, "By rhythm").click();
+            page.getByTestId("film-time").waitFor();
+            page.getByLabel("up", new Page.GetByLabelOptions().setExact(true)).selectOption("t");
+            page.getByLabel("along", new Page.GetByLabelOptions().setExact(true)).selectOption("m");
+            page.getByTestId("expected").waitFor();
+            Chrome.button(page, "Prediction").click();
+            shoot(page, "sketch");
         }
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "aino.brekke");
