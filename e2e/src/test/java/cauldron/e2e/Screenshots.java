@@ -3,8 +3,14 @@ package cauldron.e2e;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 
 /** Makes docs/screenshots from the demo data; run by {@code ./cauldron screenshots}, not with the tests. */
@@ -19,7 +25,7 @@ class Screenshots {
     }
 
     @Test
-    void teacher() {
+    void teacher() throws IOException {
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "ines");
             page.getByText("Physics 11").waitFor();
@@ -37,6 +43,11 @@ class Screenshots {
             page.getByLabel(Pattern.compile("^length, row 3")).click();
             page.getByText("This is how").waitFor();
             shoot(page, "marking");
+            Page work = page;
+            Path report = page.waitForDownload(() -> Chrome.button(work, "Report").click()).path();
+            try (PDDocument pdf = Loader.loadPDF(Files.readAllBytes(report))) {
+                ImageIO.write(new PDFRenderer(pdf).renderImageWithDPI(1, 72), "png", FOLDER.resolve("report.png").toFile());
+            }
             page.navigate(App.address() + "/bench/pendulum");
             page.getByLabel(Pattern.compile("^Release angle")).first().fill("55");
             page.getByLabel(Pattern.compile("^Release angle")).first().press("Enter");
