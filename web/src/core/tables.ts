@@ -77,19 +77,24 @@ export class Worked {
   }
 }
 
-/** A table that is worked out again and again; only cells that have changed go to the core. */
+/** What was printed of a column, and of which numbers. */
+interface Printed { values: Float64Array; uncertainties: Float64Array; texts: string[]; sure: string[] }
+
+/** A table that is worked out again and again; only cells that have changed go to the core, and only those are printed anew. */
 export class Worktable {
   private readonly door: TableDoor = door.openTable();
   private cells = new Map<string, string[]>();
   private sure = new Map<string, string[]>();
   private out: boolean[] = [];
   private shape = '';
+  private printed: Printed[] = [];
 
   update(spec: TableSpec): Worked {
     const n = spec.rows.length;
     const shape = JSON.stringify([spec.columns, n]);
     if (shape !== this.shape) {
       this.shape = shape;
+      this.printed = [];
       this.door.shape(spec.columns, n);
     }
     for (const c of spec.columns) {
@@ -116,11 +121,18 @@ export class Worktable {
       this.door.leaveOut(i, this.out[i]);
     });
     this.door.work();
+    const before = this.printed;
+    this.printed = [];
     return new Worked(this.door, spec.columns.map((c, i) => {
+      const [values, uncertainties] = [this.door.values(i), spec.uncertaintiesHidden ? new Float64Array(n).fill(NaN) : this.door.uncertainties(i)];
+      const old = before[i];
+      const now: Printed = (this.printed[i] = { values, uncertainties, texts: [], sure: [] });
+      const same = (row: number) => old && Object.is(old.values[row], values[row]) && Object.is(old.uncertainties[row], uncertainties[row]);
       const result = {
-        ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt'>),
-        values: this.door.values(i), uncertainties: spec.uncertaintiesHidden ? new Float64Array(n).fill(NaN) : this.door.uncertainties(i),
-        text: (row: number) => this.door.text(i, row), sureness: (row: number) => (spec.uncertaintiesHidden ? '' : this.door.sureness(i, row)),
+        ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt'>), values, uncertainties,
+        // A typed cell may say the same number in another way.
+        text: (row: number) => (now.texts[row] ??= (c.kind === 'calculated' && same(row) ? old.texts[row] : undefined) ?? this.door.text(i, row)),
+        sureness: (row: number) => (spec.uncertaintiesHidden ? '' : (now.sure[row] ??= (same(row) ? old.sure[row] : undefined) ?? this.door.sureness(i, row))),
         troubleIn: (row: number) => this.door.trouble(i, row),
       };
       if (!spec.unitsAsked || !result.calculated || result.trouble) return result;

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { axisTitle, COLOURS, PAD, ticks, type Fitted, type GraphChoice, type GraphColumn, type Scale, type Series, type Size } from './model';
 
 /** Marks that are told apart without colour. */
@@ -12,6 +12,21 @@ function Mark({ mark, x, y, hollow }: { mark: number; x: number; y: number; holl
     default: return <path d={`M${x} ${y - 5.6}l5.6 5.600l-5.600 5.600l-5.600 -5.600Z`} {...look} />;
   }
 }
+
+/** One point with its error bars, NaN where it has none. Of hundreds of points a key changes one: the others aren't drawn anew. */
+const PointMark = memo(function PointMark({ row, x, y, mark, out, pointing, low, high, left, right }: {
+  row: number; x: number; y: number; mark: number; out: boolean; pointing: boolean; low: number; high: number; left: number; right: number;
+}) {
+  const colour = COLOURS[mark % COLOURS.length];
+  return (
+    <g data-point={row + 1} data-out={out || undefined} className={pointing ? 'cursor-pointer' : undefined}>
+      {!Number.isNaN(low) && <path d={`M${x} ${low}V${high}m-3 0h6m-3 0M${x - 3} ${low}h6`} stroke={colour} strokeWidth="1.1" fill="none" data-bar="up" />}
+      {!Number.isNaN(left) && <path d={`M${left} ${y}H${right}m0 -3v6M${left} ${y - 3}v6`} stroke={colour} strokeWidth="1.1" fill="none" data-bar="along" />}
+      <Mark mark={mark} x={x} y={y} hollow={out} />
+      <title>row {row + 1}{out ? ', left out' : ''}</title>
+    </g>
+  );
+});
 
 /** Axes, grid and titles. */
 export function Axes({ sx, sy, size, x, ys }: { sx: Scale; sy: Scale; size: Size; x?: GraphColumn; ys: GraphColumn[] }) {
@@ -52,17 +67,19 @@ export function Contents({ sx, sy, size, series, fits, choice, under, onPoint }:
         {under}
         {fits.map((f, i) => f.result && <path key={i} d={curvePath(f, sx, sy)} fill="none" stroke={COLOURS[(1 + i) % COLOURS.length]} strokeWidth="1.8" strokeDasharray={i > 1 ? '7 4' : undefined} data-testid="fit" />)}
         {series.map((s) => (
-          <g key={s.column.id}>
+          <g key={s.column.id} onClick={(e) => { const row = (e.target as Element).closest('[data-point]')?.getAttribute('data-point'); if (row) onPoint?.(Number(row) - 1); }}>
             {choice.join && <path d={joinPath(s, sx, sy)} fill="none" stroke={COLOURS[s.mark % COLOURS.length]} strokeWidth="1.2" strokeOpacity="0.7" />}
             {many ? <path d={s.points.map((p) => `M${sx(p.a).toFixed(1)} ${sy(p.b).toFixed(1)}h.01`).join('')} stroke={COLOURS[s.mark % COLOURS.length]} strokeWidth="3" strokeLinecap="round" data-points={s.points.length} />
-              : s.points.map((p) => (
-                <g key={p.row} data-point={p.row + 1} data-out={p.out || undefined} className={onPoint && 'cursor-pointer'} onClick={() => onPoint?.(p.row)}>
-                  {!choice.noBars && p.ub > 0 && <path d={`M${sx(p.a)} ${sy(p.b - p.ub)}V${sy(p.b + p.ub)}m-3 0h6m-3 0M${sx(p.a) - 3} ${sy(p.b - p.ub)}h6`} stroke={COLOURS[s.mark % COLOURS.length]} strokeWidth="1.1" fill="none" data-bar="up" />}
-                  {!choice.noBars && p.ua > 0 && <path d={`M${sx(p.a - p.ua)} ${sy(p.b)}H${sx(p.a + p.ua)}m0 -3v6M${sx(p.a - p.ua)} ${sy(p.b) - 3}v6`} stroke={COLOURS[s.mark % COLOURS.length]} strokeWidth="1.1" fill="none" data-bar="along" />}
-                  <Mark mark={s.mark} x={sx(p.a)} y={sy(p.b)} hollow={p.out} />
-                  <title>row {p.row + 1}{p.out ? ', left out' : ''}</title>
-                </g>
-              ))}
+              : s.points.map((p) => {
+                const up = !choice.noBars && p.ub > 0;
+                const along = !choice.noBars && p.ua > 0;
+                return (
+                  <PointMark
+                    key={p.row} row={p.row} x={sx(p.a)} y={sy(p.b)} mark={s.mark} out={p.out} pointing={!!onPoint}
+                    low={up ? sy(p.b - p.ub) : NaN} high={up ? sy(p.b + p.ub) : NaN} left={along ? sx(p.a - p.ua) : NaN} right={along ? sx(p.a + p.ua) : NaN}
+                  />
+                );
+              })}
           </g>
         ))}
       </g>

@@ -52,6 +52,8 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
   const picker = useRef<HTMLInputElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const results = worked.columns;
+  const now = useRef(ops);
+  now.current = ops;
   // An empty row to type in; it becomes a real one with its first character.
   const rows = readOnly ? table.rows : [...table.rows, { id: nextRow(table), cells: {} }];
   const many = rows.length > MANY;
@@ -139,7 +141,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
               return (
                 <tr key={row.id} aria-rowindex={r + 2} className={`border-b ${row.out ? 'text-soft line-through decoration-copper' : ''}`} style={{ height: ROW }}>
                   <th scope="row" className="p-0 font-normal">
-                    {real && !readOnly ? <RowMenu row={row} index={r} last={table.rows.length - 1} ops={ops} /> : <span className="mono text-fine text-soft" title={[row.out && `left out: ${row.out}`, row.note].filter(Boolean).join('\n')}>{r + 1}{row.note && ' ✎'}</span>}
+                    {real && !readOnly ? <RowMenu row={row} index={r} last={table.rows.length - 1} now={now} /> : <span className="mono text-fine text-soft" title={[row.out && `left out: ${row.out}`, row.note].filter(Boolean).join('\n')}>{r + 1}{row.note && ' ✎'}</span>}
                   </th>
                   {table.columns.map((c, i) => {
                     if (c.kind === 'calculated' || c.kind === 'constant') {

@@ -280,3 +280,15 @@ test('a page that can’t be drawn says so, and that nothing is lost', () => {
   expect(screen.getByRole('button', { name: 'Load the page again' })).toBeTruthy();
   quiet.mockRestore();
 });
+
+test('a table that is worked out again prints what has changed, and no more', () => {
+  const worktable = new Worktable();
+  const spec = table(['a', '40', '26'], ['b', '80', '36.5']);
+  const texts = (rows: typeof spec.rows, cols = columns) => { const t = worktable.update({ columns: cols, rows }).columns[3]; return rows.map((_, i) => t.text(i)); };
+  expect(texts(spec.rows)).toEqual(['1.300', '1.825']);
+  const changed = spec.rows.map((r, i) => (i ? { ...r, cells: { ...r.cells, t: '40' } } : r));
+  expect(texts(changed)).toEqual(['1.300', '2.000']);
+  expect(texts([...changed].reverse())).toEqual(['2.000', '1.300']);
+  // Other figures of the same number.
+  expect(texts(changed, columns.map((c) => (c.id === 'T' ? { ...c, decimals: 1 } : c)))).toEqual(['1.3', '2.0']);
+});

@@ -1,5 +1,5 @@
 import { Lock } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import Markdown from 'react-markdown';
 import type { Schemas } from '../api/client';
 import { countWords } from '../core';
@@ -25,11 +25,16 @@ const NOTEBOOK_NAMES: Record<string, (b: Block) => string> = {
   graph: (b) => (b.type === 'graph' && b.line ? 'Graph with a line of best fit' : 'Graph'),
 };
 
+/** Words in Markdown, read once and not with every key that is typed beside them. */
+const Words = memo(function Words({ markdown }: { markdown: string }) {
+  return <Markdown>{markdown}</Markdown>;
+});
+
 /** One block on the sheet. Tables, graphs and recordings live on the right; here they say how far they are. */
 export function BlockView({ block, context }: { block: Block; context: SheetContext }) {
   switch (block.type) {
     case 'text':
-      return <div className="prose max-w-prose"><Markdown>{block.markdown}</Markdown></div>;
+      return <div className="prose max-w-prose"><Words markdown={block.markdown} /></div>;
     case 'vocabulary':
       return (
         <dl className="rounded-house border">

@@ -121,19 +121,31 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
     if (films) setPlaces({ ...places, [films]: { trial: reading.trial, view: reading.view ?? '', frame: reading.frame, placing: reading.instruments } });
   };
   const back = () => {
-    if (asked?.before) setPlaces({ ...places, [asked.desk]: asked.before });
+    const before = asked?.before;
+    if (before) setPlaces((all) => ({ ...all, [asked.desk]: before }));
     setAsked(null);
   };
 
   const expected = useMemo(() => expectedOf(sheet, journal, tableBlock?.id), [journal.all(), tableBlock?.id]);
 
-  if (!open) return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
   const note = asked && (
     <div className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine" role="status">
       This is how <b className="mono">{asked.text}</b> was read.
       <Button small onClick={back}>Back</Button>
     </div>
   );
+  // The picture isn't drawn anew with every key that is typed beside it.
+  const latest = useRef({ take: takeSelected });
+  latest.current = { take: takeSelected };
+  const filmDesk = useMemo(() => desk?.type === 'films' && (
+    <FilmDesk
+      key={desk.id} block={desk} work={work} journal={journal} trials={trials.filter((t) => t.block === desk.id)} readOnly={readOnly}
+      place={place(desk.id)} onPlace={(p) => { if (p.trial !== place(desk.id).trial) setAsked(null); setPlaces((all) => ({ ...all, [desk.id]: p })); }}
+      note={note} onState={(s) => { instruments.current = s; liveBench.current = null; }} onTake={(i) => latest.current.take(i)}
+    />
+  ), [desk, work, journal, desk && journal.all()[desk.id], trials, readOnly, desk && places[desk.id], asked]);
+
+  if (!open) return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
   const desks = blocksOf(sheet, 'films', 'bench');
   const column = selected && table?.columns.find((c) => c.id === selected.column);
   const cell = selected && table?.cells[`${selected.row}/${selected.column}`];
@@ -146,13 +158,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
         <div className="flex h-full flex-col">
           {desks.length > 1 && <Tabs label="Benches" items={desks.map((d, i) => ({ id: d.id, name: `Bench ${i + 1}` }))} current={desk!.id} onChoose={(id) => { setAsked(null); chooseDesk(id); }} />}
           <div className="min-h-0 flex-1">
-            {desk?.type === 'films' && (
-              <FilmDesk
-                key={desk.id} block={desk} work={work} journal={journal} trials={trials.filter((t) => t.block === desk.id)} readOnly={readOnly}
-                place={place(desk.id)} onPlace={(p) => { if (p.trial !== place(desk.id).trial) setAsked(null); setPlaces((all) => ({ ...all, [desk.id]: p })); }}
-                note={note} onState={(s) => { instruments.current = s; liveBench.current = null; }} onTake={takeSelected}
-              />
-            )}
+            {filmDesk}
             {desk?.type === 'bench' && (
               <LabBench key={desk.id} block={desk} journal={journal} readOnly={readOnly} show={asked?.desk === desk.id ? asked.reading : null} note={note} onNow={(n) => { liveBench.current = n; instruments.current = null; }} onTake={takeSelected} />
             )}

@@ -18,6 +18,8 @@ final class CurveModel {
     final double[] y;
     private final String xSymbol;
     private final double[] sigma;
+    /** The matrix of a model that is affine in all its parameters, taken apart. */
+    private LeastSquares whole;
     private double[] lastAt;
     private Evaluation.Value last;
 
@@ -51,6 +53,7 @@ final class CurveModel {
         if (solver.singular && !lenient) {
             throw new IllegalArgumentException(undetermined());
         }
+        whole = affine.equals(names) ? solver : null;
         double[] b = solver.singular ? new double[affine.size()] : solver.solve(rest);
         for (int k = 0; k < b.length; k++) {
             at[names.indexOf(affine.get(k))] = b[k];
@@ -141,6 +144,10 @@ final class CurveModel {
     }
 
     LeastSquares solverAt(double[] at) {
+        if (whole != null && !whole.singular) {
+            // An affine model has the same derivatives everywhere.
+            return whole;
+        }
         double[][] slopes = slopes(evaluate(at));
         double[][] columns = new double[names.size()][];
         for (int k = 0; k < columns.length; k++) {

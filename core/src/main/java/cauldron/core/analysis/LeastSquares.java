@@ -10,6 +10,9 @@ final class LeastSquares {
 
     /** A column whose remainder is smaller than this share of itself can't be told from the others. */
     private static final double SINGULAR = 1e-13;
+    /** Between these a sum of squares has lost nothing. */
+    private static final double SMALL = 1e-200;
+    private static final double LARGE = 1e200;
 
     private final int rows;
     private final int columns;
@@ -47,12 +50,16 @@ final class LeastSquares {
         boolean lost = false;
         for (int k = 0; k < columns; k++) {
             int longest = k;
+            double norm = norm(a[k], k);
             for (int j = k + 1; j < columns; j++) {
-                longest = norm(a[j], k) > norm(a[longest], k) ? j : longest;
+                double other = norm(a[j], k);
+                if (other > norm) {
+                    longest = j;
+                    norm = other;
+                }
             }
             swap(k, longest);
             double[] v = a[k];
-            double norm = norm(v, k);
             lost |= !(norm > SINGULAR);
             diagonal[k] = v[k] > 0 ? -norm : norm;
             v[k] -= diagonal[k];
@@ -73,6 +80,14 @@ final class LeastSquares {
     }
 
     private static double norm(double[] v, int from) {
+        double plain = 0;
+        for (int i = from; i < v.length; i++) {
+            plain += v[i] * v[i];
+        }
+        if (plain > SMALL && plain < LARGE) {
+            return Math.sqrt(plain);
+        }
+        // Squares that could overflow or vanish are taken of shares of the largest.
         double largest = 0;
         for (int i = from; i < v.length; i++) {
             largest = Math.max(largest, Math.abs(v[i]));
