@@ -82,7 +82,7 @@ function span(values: number[], origin: boolean, log: boolean, from?: number, to
 export function domainOf(series: Series[], choice: GraphChoice, more: [number, number][] = []): Domain {
   const r = choice.range ?? {};
   return {
-    x: span([...series.flatMap((s) => s.points.map((p) => p.a)), ...more.map(([a]) => a)], !!choice.origin, !!choice.logX, r.x0, r.x1),
+    x: span([...series.flatMap((s) => s.points.flatMap((p) => (p.ua > 0 && !choice.noBars && !choice.logX ? [p.a - p.ua, p.a + p.ua] : [p.a]))), ...more.map(([a]) => a)], !!choice.origin, !!choice.logX, r.x0, r.x1),
     y: span([...series.flatMap((s) => s.points.flatMap((p) => (p.ub > 0 && !choice.noBars && !choice.logY ? [p.b - p.ub, p.b + p.ub] : [p.b]))), ...more.map(([, b]) => b)], !!choice.origin, !!choice.logY, r.y0, r.y1),
   };
 }

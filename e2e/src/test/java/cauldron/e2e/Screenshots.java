@@ -158,12 +158,12 @@ class Screenshots {
             shoot(page, "glider-lab");
             page.navigate(App.address());
             Chrome.inItem(page, "The slip's lost label", "Go on");
-            Chrome.button(page, "By rhythm").click();
+            Chrome.button(page, "Prediction").click();
             page.getByTestId("film-time").waitFor();
+            Chrome.button(page, "Bounces").click();
             page.getByLabel("up", new Page.GetByLabelOptions().setExact(true)).selectOption("t");
             page.getByLabel("along", new Page.GetByLabelOptions().setExact(true)).selectOption("m");
             page.getByTestId("expected").waitFor();
-            Chrome.button(page, "Prediction").click();
             shoot(page, "sketch");
         }
         try (BrowserContext context = Chrome.context(1280, 800)) {
