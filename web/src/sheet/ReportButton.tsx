@@ -39,7 +39,7 @@ export function ReportButton({ work, name, sheet, journal }: { work: string; nam
   return (
     <>
       {trouble && <span role="alert" className="max-w-60 text-fine text-copper">{trouble}</span>}
-      <Button kind="quiet" disabled={!!making} title="The whole notebook as a PDF" onClick={() => { setTrouble(''); setMaking(drawings(sheet, journal)); }}><FileText size={15} aria-hidden />{making ? 'Making the report …' : 'Report'}</Button>
+      <Button kind="quiet" disabled={!!making} title="The whole notebook as a PDF" onClick={() => { setTrouble(''); setMaking(drawings(sheet, journal)); }}><FileText size={15} aria-hidden /><span className="sr-only min-[1150px]:not-sr-only">{making ? 'Making the report …' : 'Report'}</span></Button>
       {making && <div ref={box} aria-hidden className="fixed top-0 -left-[9999px]" style={{ width: SIZE.w }}>{making.map((d) => <div key={d.block} data-drawing>{d.node}</div>)}</div>}
     </>
   );

@@ -67,6 +67,11 @@ final class Chrome {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
 
+    /** A cell of the table, whatever more its name says. */
+    static Locator cell(Page page, String column, int row) {
+        return page.getByLabel(Pattern.compile("^" + column + ", row " + row + "(,|$)"));
+    }
+
     static Locator link(Page page, String name) {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
     }

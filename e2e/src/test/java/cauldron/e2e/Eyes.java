@@ -1,6 +1,8 @@
 package cauldron.e2e;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import java.util.function.DoubleSupplier;
@@ -104,5 +106,19 @@ final class Eyes {
                   return names[1][1] + (at.x - names[1][0]) / per;
                 }""", List.of(instrument, place[0], place[1]));
         return ((Number) value).doubleValue();
+    }
+
+    /** Draws a curve across the empty axes of a prediction, and a level line below it. */
+    void sketch() {
+        var box = page.getByRole(AriaRole.APPLICATION).boundingBox();
+        for (int stroke = 0; stroke < 2; stroke++) {
+            page.mouse().move(box.x + 70, box.y + box.height - 50);
+            page.mouse().down();
+            for (int i = 1; i <= 20; i++) {
+                page.mouse().move(box.x + 70 + 10 * i, box.y + box.height - 50 - (stroke == 0 ? 22 * Math.sqrt(i) : 0));
+            }
+            page.mouse().up();
+            PlaywrightAssertions.assertThat(page.getByTestId("stroke")).hasCount(stroke + 1);
+        }
     }
 }

@@ -46,7 +46,7 @@ class FilesTest {
     }
 
     private Locator cell(String column, int row) {
-        return page.getByLabel(Pattern.compile("^" + column + ", row " + row + "(,|$)"));
+        return Chrome.cell(page, column, row);
     }
 
     private void bring(String name, byte[] file) {

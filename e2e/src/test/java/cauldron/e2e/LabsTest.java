@@ -34,27 +34,12 @@ class LabsTest {
         page.getByRole(AriaRole.RADIO).nth(1).check();
         if (lab.contains("label")) {
             assertThat(page.getByText("Sketch the graph first.")).isVisible();
-            sketch();
+            eyes.sketch();
+            Chrome.button(page, "Take back").click();
+            assertThat(page.getByTestId("stroke")).hasCount(1);
         }
         Chrome.button(page, "Seal my prediction").click();
         assertThat(page.getByText("Sealed", new Page.GetByTextOptions().setExact(true))).isVisible();
-    }
-
-    /** Draws a curve across the empty axes, takes a slip back. */
-    private void sketch() {
-        Locator pad = page.getByRole(AriaRole.APPLICATION);
-        var box = pad.boundingBox();
-        for (int stroke = 0; stroke < 2; stroke++) {
-            page.mouse().move(box.x + 70, box.y + box.height - 50);
-            page.mouse().down();
-            for (int i = 1; i <= 20; i++) {
-                page.mouse().move(box.x + 70 + 10 * i, box.y + box.height - 50 - (stroke == 0 ? 22 * Math.sqrt(i) : 0));
-            }
-            page.mouse().up();
-            assertThat(page.getByTestId("stroke")).hasCount(stroke + 1);
-        }
-        Chrome.button(page, "Take back").click();
-        assertThat(page.getByTestId("stroke")).hasCount(1);
     }
 
     @AfterEach
@@ -76,18 +61,17 @@ class LabsTest {
     }
 
     private void type(String column, int row, String text) {
-        page.getByLabel(Pattern.compile("^" + column + ", row " + row + "(,|$)")).fill(text);
+        Chrome.cell(page, column, row).fill(text);
     }
 
     private void take(String column, int row) {
-        Locator cell = page.getByLabel(Pattern.compile("^" + column + ", row " + row + "(,|$)"));
+        Locator cell = Chrome.cell(page, column, row);
         cell.press("=");
         assertThat(cell).not().hasValue("");
     }
 
     private double value(String column, int row) {
-        return Double.parseDouble(page.getByLabel(Pattern.compile("^" + column + ", row " + row + "(,|$)"))
-                .inputValue());
+        return Double.parseDouble(Chrome.cell(page, column, row).inputValue());
     }
 
     private void column(String name, String symbol, String formula) {

@@ -60,7 +60,7 @@ class NotebookTest {
     }
 
     private Locator cell(String column, int row) {
-        return page.getByLabel(Pattern.compile("^" + column + ", row " + row + "(,|$)"));
+        return Chrome.cell(page, column, row);
     }
 
     /** Pastes text into a cell as a person does, and confirms what is shown. */
