@@ -210,6 +210,11 @@ public final class Fit {
         return result;
     }
 
+    /** Whether it is one of {@link FitKind}'s, whose parameters are known to be places or differences. */
+    boolean isOfKind() {
+        return kind != null;
+    }
+
     /** The unit of a parameter; null where it isn't fixed. */
     Unit unit(int parameter) {
         return kind == null ? own.get(result.names().get(parameter)) : kind.parameters().get(parameter).unit(y.unit(), x.unit());

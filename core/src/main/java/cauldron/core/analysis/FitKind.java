@@ -25,8 +25,17 @@ public record FitKind(String id, String name, String formula, String equation, L
 
         /** Its unit, as composed from those of the axes; null where it has none that is fixed. */
         Unit unit(Unit y, Unit x) {
-            return Double.isNaN(xPower) ? null : product(y, yPower, x, xPower);
+            return Double.isNaN(xPower) ? null : isDifference() ? product(difference(y), yPower, x, xPower) : product(y, yPower, x, xPower);
         }
+
+        /** Whether it is a height above another place rather than above nought: an amplitude on an axis in °C is so many K. */
+        private boolean isDifference() {
+            return name.equals("A");
+        }
+    }
+
+    private static Unit difference(Unit unit) {
+        return unit.offset() == 0 ? unit : Units.coherent(unit.dimension());
     }
 
     private static Parameter p(String name, String meaning, double yPower, double xPower) {
@@ -75,9 +84,19 @@ public record FitKind(String id, String name, String formula, String equation, L
     }
 
     /**
-     * The unit of y to a power times x to a power: coherent where it can be ({@code N/(m/s²)} is {@code kg}).
+     * The unit of y to a power times x to a power: coherent where it can be ({@code N/(m/s²)} is {@code kg}). A place on
+     * an axis in °C stays in °C; in anything composed, such as a gradient, it is an interval.
      */
     static Unit product(Unit y, double yPower, Unit x, double xPower) {
+        if (y.offset() != 0 && yPower == 1 && xPower == 0) {
+            return y;
+        }
+        if (x.offset() != 0 && yPower == 0 && xPower == 1) {
+            return x;
+        }
+        if (xPower < 0 && (x.offset() != 0 || y.offset() != 0)) {
+            return product(difference(y), yPower, difference(x), xPower);
+        }
         List<String> above = new ArrayList<>();
         List<String> below = new ArrayList<>();
         double factor = Math.pow(y.factor(), yPower) * Math.pow(x.factor(), xPower);

@@ -35,9 +35,13 @@ record FromFit(Formula formula, Unit unit, double value, double uncertainty) {
             if (unit == null && formula.symbols().contains(names.get(k))) {
                 throw new FormulaException("The unit of " + names.get(k) + " isn't fixed, so nothing follows from it", 0);
             }
+            if (unit != null && unit.offset() != 0 && !fit.isOfKind() && formula.symbols().contains(names.get(k))) {
+                throw new FormulaException("It isn't clear whether " + names.get(k) + " is a temperature or a difference of two."
+                        + " Fit with the temperature in K", 0);
+            }
             factors[k] = unit == null ? 1 : unit.factor();
             dimensions.put(names.get(k), unit == null ? Dimension.NONE : unit.dimension());
-            values.put(names.get(k), new Evaluation.Value(new double[] {result.values()[k] * factors[k]},
+            values.put(names.get(k), new Evaluation.Value(new double[] {unit == null ? result.values()[k] : unit.toSi(result.values()[k])},
                     DensePartials.unit(k, factors.length, 1)));
         }
         Unit unit = Units.coherent(formula.dimension(dimensions));

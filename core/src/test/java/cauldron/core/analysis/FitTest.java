@@ -226,4 +226,25 @@ class FitTest {
         assertThat(Tree.maps(right, "parameters").get(0)).containsEntry("unitFound", true);
         assertThat(right.get("equation").toString()).contains("s² m⁻¹").doesNotEndWith("s²");
     }
+
+    /** On an axis in °C a place is in °C, a difference and a gradient in K; what follows is worked out in kelvins. */
+    @Test
+    void temperaturesAndTheirDifferencesAreToldApart() {
+        double[] t = {0, 1, 2, 3, 4};
+        double[] cooling = {20 + 60, 20 + 30, 20 + 15, 20 + 7.5, 20 + 3.75};
+        DataTable table = table("min", "°C", t, cooling, "");
+        List<Map<String, Object>> exponential = Tree.maps(Fit.of(table, Tree.of("x", "x", "y", "y", "kind", "exponential")).toTree(), "parameters");
+        assertThat(exponential.get(0)).containsEntry("name", "A").containsEntry("unit", "K");
+        assertThat(exponential.get(2)).containsEntry("name", "C").containsEntry("unit", "°C");
+        Map<String, Object> line = Fit.of(table, Tree.of("x", "x", "y", "y", "kind", "line", "follows",
+                List.of(Tree.of("name", "b", "formula", "c")))).toTree();
+        assertThat(Tree.maps(line, "parameters").get(0)).containsEntry("unit", "K/min");
+        Map<String, Object> intercept = Tree.maps(line, "parameters").get(1);
+        assertThat(intercept).containsEntry("unit", "°C");
+        assertThat(Tree.number(Tree.maps(line, "follows").get(0), "value")).isCloseTo(Tree.number(intercept, "value") + 273.15, within(1e-9));
+        assertThat(Tree.maps(line, "follows").get(0)).containsEntry("unit", "K");
+        Map<String, Object> own = Fit.of(table, Tree.of("x", "x", "y", "y", "kind", "own", "formula", "a*t + b", "follows",
+                List.of(Tree.of("name", "q", "formula", "b")))).toTree();
+        assertThat(Tree.maps(own, "follows").get(0).get("error").toString()).contains("in K");
+    }
 }
