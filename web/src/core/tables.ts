@@ -127,11 +127,11 @@ export class Worktable {
       const [values, uncertainties] = [this.door.values(i), spec.uncertaintiesHidden ? new Float64Array(n).fill(NaN) : this.door.uncertainties(i)];
       const old = before[i];
       const now: Printed = (this.printed[i] = { values, uncertainties, texts: [], sure: [] });
-      const same = (row: number) => old && Object.is(old.values[row], values[row]) && Object.is(old.uncertainties[row], uncertainties[row]);
+      // A typed cell may say the same number in another way, and the core keeps its numbers in place.
+      const same = (row: number) => c.kind === 'calculated' && old && Object.is(old.values[row], values[row]) && Object.is(old.uncertainties[row], uncertainties[row]);
       const result = {
         ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt'>), values, uncertainties,
-        // A typed cell may say the same number in another way.
-        text: (row: number) => (now.texts[row] ??= (c.kind === 'calculated' && same(row) ? old.texts[row] : undefined) ?? this.door.text(i, row)),
+        text: (row: number) => (now.texts[row] ??= (same(row) ? old.texts[row] : undefined) ?? this.door.text(i, row)),
         sureness: (row: number) => (spec.uncertaintiesHidden ? '' : (now.sure[row] ??= (same(row) ? old.sure[row] : undefined) ?? this.door.sureness(i, row))),
         troubleIn: (row: number) => this.door.trouble(i, row),
       };

@@ -289,6 +289,9 @@ test('a table that is worked out again prints what has changed, and no more', ()
   const changed = spec.rows.map((r, i) => (i ? { ...r, cells: { ...r.cells, t: '40' } } : r));
   expect(texts(changed)).toEqual(['1.300', '2.000']);
   expect(texts([...changed].reverse())).toEqual(['2.000', '1.300']);
+  // A typed cell's uncertainty, and what is typed, are never those of before.
+  const sure = (u: string) => worktable.update({ columns, rows: [{ ...spec.rows[0], uncertainties: { L: u } }] }).columns[1].sureness(0);
+  expect([sure('0.5'), sure('2')]).toEqual(['40.0 ± 0.5', '40 ± 2']);
   // Other figures of the same number.
   expect(texts(changed, columns.map((c) => (c.id === 'T' ? { ...c, decimals: 1 } : c)))).toEqual(['1.3', '2.0']);
 });
