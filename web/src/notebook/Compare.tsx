@@ -14,7 +14,7 @@ export function Compare({ name, value, uncertainty, unit }: { name: string; valu
   const found = other && 'value' in other && 'value' in u && !trouble ? compareValues(value, uncertainty, unit, other.value, u.value, typedUnit) : null;
   return (
     <section className="flex flex-col gap-2 border-t pt-3">
-      <h3 className="font-semibold">Compare the {name} with theory or another method</h3>
+      <h3 className="font-semibold">Compare {name} with theory or another method</h3>
       <div className="grid grid-cols-3 gap-3">
         <Field label="Value" mono value={number} onChange={(e) => setNumber(e.target.value)} />
         <Field label="Uncertainty" mono value={off} onChange={(e) => setOff(e.target.value)} hint="empty: exact" />
