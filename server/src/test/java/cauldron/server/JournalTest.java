@@ -51,7 +51,7 @@ class JournalTest {
     private JsonNode send(Object... entries) {
         HttpResponse<String> answer = student.post(work + "/entries", Map.of("entries", List.of(entries)));
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-        return Visitor.read(answer);
+        return Visitor.read(answer).get("outcomes");
     }
 
     private void seal() {
@@ -154,6 +154,14 @@ class JournalTest {
     @Test
     void answersAreCheckedAndTriesKept() {
         seal();
+        Map<String, Object> slots = new LinkedHashMap<>();
+        for (int i = 1; i <= 5; i++) {
+            slots.put("cell/r" + i + "/cord", Map.of("text", "Tern"));
+            slots.put("cell/r" + i + "/L", Map.of("text", "" + i));
+            slots.put("cell/r" + i + "/t", Map.of("text", "" + i));
+        }
+        slots.put("rows", Map.of("order", List.of("r1", "r2", "r3", "r4", "r5")));
+        send(entry(UUID.randomUUID(), "readings", "edit/1", Map.of("slots", slots)));
         assertThat(Visitor.read(student.post(work + "/checks", Map.of("block", "g", "number", "981", "unit", "m/s²")))
                 .get("verdict").asString()).isEqualTo("power-of-ten");
         assertThat(Visitor.read(student.post(work + "/checks", Map.of("block", "g", "number", "981", "unit", "cm/s²")))

@@ -39,6 +39,7 @@ class ReportTest {
                 "swing", "cell/r1/t", Map.of("text", "4.70"), "swing", "cell/r2/m", Map.of("text", "150"), "swing", "cell/r2/t", Map.of("text", "9.99"),
                 "swing", "row/r2", Map.of("out", "counted wrongly", "note", "by Una"),
                 "why", "answer", Map.of("text", "First line, 5 N/m, ε θ ⁻¹.\nSecond line."));
+        room.fill("still");
         room.student().post("/api/works/" + room.work() + "/checks", Map.of("block", "k", "number", "1.5", "unit", "kg"));
         return room;
     }
@@ -66,7 +67,7 @@ class ReportTest {
         room.student().post("/api/works/" + room.work() + "/submission", Map.of());
         room.teacher().post("/api/works/" + room.work() + "/marks", Map.of("block", "why", "points", 3, "comment", "Say why."));
         for (Visitor reader : List.of(room.student(), room.teacher())) {
-            try (PDDocument pdf = pdf(reader.postForBytes("/api/works/" + room.work() + "/report", asked(png(640, 400))))) {
+            try (PDDocument pdf = pdf(reader.postForPdf("/api/works/" + room.work() + "/report", asked(png(640, 400))))) {
                 String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
                 assertThat(text).contains("The slip's lost label", "Handed in", "Find the spring's constant in two ways", "● It doubles",
                         "○ It stays the same", "Twice, <b>I think</b>: √4 is 2.", "Sealed before measuring.", "100.0 ± 0.5", "4.70 ± 0.2",

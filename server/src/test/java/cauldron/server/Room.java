@@ -32,8 +32,36 @@ record Room(Visitor teacher, Visitor student, String assignment, String work) {
         for (int i = 0; i < blocksSlotsAndValues.length; i += 3) {
             JsonNode outcome = Visitor.read(student.post("/api/works/" + work + "/entries", Map.of("entries", List.of(Map.of("id", UUID.randomUUID(),
                     "block", blocksSlotsAndValues[i], "slot", blocksSlotsAndValues[i + 1], "value", blocksSlotsAndValues[i + 2], "time",
-                    "2026-01-01T00:00:00Z"))))).get(0);
+                    "2026-01-01T00:00:00Z"))))).get("outcomes").get(0);
             assertThat(outcome.get("kept").asBoolean()).as(outcome.toString()).isTrue();
         }
+    }
+
+    /** Seals the prediction, with a choice and a sketch where one is asked for. */
+    void seal() {
+        keep("expect", "answer", Map.of("choice", 1), "expect", "sketch", Map.of("strokes", List.of(List.of(0, 0, 1, 1))),
+                "expect", "seal", Map.of("sealed", true));
+    }
+
+    /** Types a number into every cell of a table, so that its rows are complete. */
+    void fill(String table) {
+        for (JsonNode part : student.json("/api/works/" + work).at("/sheet/parts")) {
+            for (JsonNode block : part.get("blocks")) {
+                if (block.get("id").asString().equals(table)) {
+                    Map<String, Object> slots = new java.util.LinkedHashMap<>();
+                    List<String> order = new java.util.ArrayList<>();
+                    for (int i = 1; i <= block.get("rows").asInt(); i++) {
+                        order.add("r" + i);
+                        for (JsonNode column : block.get("columns")) {
+                            slots.put("cell/r" + i + "/" + column.get("id").asString(), Map.of("text", "" + i));
+                        }
+                    }
+                    slots.put("rows", Map.of("order", order));
+                    keep(table, "edit/" + UUID.randomUUID(), Map.of("slots", slots));
+                    return;
+                }
+            }
+        }
+        throw new AssertionError("no table " + table);
     }
 }

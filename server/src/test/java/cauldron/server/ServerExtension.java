@@ -15,6 +15,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class ServerExtension implements BeforeAllCallback {
 
     private static ConfigurableApplicationContext context;
+    private static ConfigurableApplicationContext behindProxy;
 
     @Override
     public synchronized void beforeAll(ExtensionContext test) {
@@ -45,5 +46,15 @@ public final class ServerExtension implements BeforeAllCallback {
     static String address() {
         start();
         return "http://localhost:" + ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+    }
+
+    /** A second server on the same database, which believes what a proxy on this machine says. */
+    static synchronized String addressBehindProxy() {
+        start();
+        if (behindProxy == null) {
+            behindProxy = new SpringApplication(CauldronServer.class).run("--server.port=0", "--cauldron.proxies=127.0.0.1",
+                    "--spring.datasource.hikari.maximum-pool-size=5");
+        }
+        return "http://127.0.0.1:" + ((ServletWebServerApplicationContext) behindProxy).getWebServer().getPort();
     }
 }

@@ -107,7 +107,7 @@ class SpreadsheetTest {
         for (String kind : List.of("xlsx", "ods")) {
             HttpResponse<String> answer = bring("cords." + kind, Visitor.signedIn("ines").postForBytes("/api/spreadsheets/" + kind, table));
             assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-            JsonNode sheet = Visitor.read(answer).at("/sheets/0");
+            JsonNode sheet = Visitor.made(answer).at("/done/sheets/0");
             assertThat(sheet.get("name").asString()).isEqualTo("Cords");
             assertThat(sheet.get("rows").toString()).as(kind).isEqualTo("[[\"cord\",\"length L / cm\",\"t\"],[\"Tern\",\"42.5\",\"0.3\"],[],"
                     + "[\"=1+1\",\"-0.000000003\",\"12345678\"]]");
@@ -125,24 +125,101 @@ class SpreadsheetTest {
         return out.toByteArray();
     }
 
-    /** Files that mean harm, or are none, are refused in words that name the field. */
+    private static void refused(String name, byte[] file, String reason) {
+        HttpResponse<String> answer = bring(name, file);
+        JsonNode problem = Visitor.made(answer).get("problem");
+        assertThat(problem).as(reason + " " + answer.body().substring(0, Math.min(200, answer.body().length()))).isNotNull();
+        assertThat(problem.get("status").asInt()).isEqualTo(400);
+        assertThat(problem.get("detail").asString()).startsWith("File: ").contains(reason);
+    }
+
+    private static byte[] utf8(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static byte[] xlsx(String sheet, String shared) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            Map<String, String> parts = Map.of("xl/workbook.xml", "<workbook xmlns:r='http://schemas.openxmlformats.org/officeDocument/2006/relationships'>"
+                    + "<sheets><sheet name='One' r:id='a'/></sheets></workbook>", "xl/_rels/workbook.xml.rels",
+                    "<Relationships><Relationship Id='a' Target='worksheets/sheet1.xml'/></Relationships>",
+                    "xl/worksheets/sheet1.xml", "<worksheet><sheetData>" + sheet + "</sheetData></worksheet>",
+                    "xl/sharedStrings.xml", "<sst>" + shared + "</sst>");
+            for (Map.Entry<String, String> part : parts.entrySet()) {
+                zip.putNextEntry(new ZipEntry(part.getKey()));
+                zip.write(utf8(part.getValue()));
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static byte[] ods(String tables) throws IOException {
+        byte[] content = utf8("<office:document-content xmlns:office='urn:oasis:names:tc:opendocument:xmlns:office:1.0' "
+                + "xmlns:table='urn:oasis:names:tc:opendocument:xmlns:table:1.0' xmlns:text='urn:oasis:names:tc:opendocument:xmlns:text:1.0'>"
+                + tables + "</office:document-content>");
+        return zip("content.xml", i -> i == 0 ? content : null);
+    }
+
+    private static String odsCell(String attributes, String text) {
+        return "<table:table-cell " + attributes + "><text:p>" + text + "</text:p></table:table-cell>";
+    }
+
+    /** Files that mean harm, or are none, are refused in words that say which bound they break. */
     @Test
     void whatIsNoSpreadsheetIsRefusedAndSoIsOneThatMeansHarm() throws IOException {
         byte[] million = new byte[1_000_000];
-        byte[] bomb = zip("xl/worksheets/sheet1.xml", i -> i < 150 ? million : null);
-        assertThat(bomb.length).isLessThan(1_000_000);
-        byte[] doctype = "<?xml version='1.0'?><!DOCTYPE a [<!ENTITY b SYSTEM 'file:///etc/hostname'>]><a>&b;</a>".getBytes(StandardCharsets.UTF_8);
-        Map<String, byte[]> files = Map.of("too large when unpacked", bomb, "document type", zip("content.xml", i -> i == 0 ? doctype : null),
-                "can't be read", "a,b".getBytes(StandardCharsets.UTF_8), "at most 10 MB", new byte[10_000_001]);
-        files.forEach((reason, file) -> {
-            for (String name : List.of("a.xlsx", "a.ods")) {
-                HttpResponse<String> answer = bring(name, file);
-                assertThat(answer.statusCode()).as(reason).isEqualTo(400);
-                assertThat(Visitor.read(answer).get("detail").asString()).startsWith("File: ").contains(reason);
-                assertThat(Visitor.read(answer).get("field").asString()).isEqualTo("file");
-            }
-        });
-        assertThat(bring("a.docx", bomb).body()).contains("only .xlsx and .ods are read here");
-        assertThat(bring("a.xlsx", zip("a.txt", i -> i == 0 ? new byte[1] : null)).statusCode()).isEqualTo(400);
+        java.util.Arrays.fill(million, (byte) ' ');
+        byte[] begin = utf8("<a xmlns='x'>");
+        refused("a.ods", zip("content.xml", i -> i == 0 ? begin : i < 150 ? million : null), "too large when unpacked");
+        byte[] doctype = utf8("<?xml version='1.0'?><!DOCTYPE a [<!ENTITY b SYSTEM 'file:///etc/hostname'>]><a>&b;</a>");
+        refused("a.ods", zip("content.xml", i -> i == 0 ? doctype : null), "document type");
+        byte[] utf16 = "<?xml version='1.0' encoding='UTF-16'?><!DOCTYPE a []><a/>".getBytes(StandardCharsets.UTF_16);
+        refused("a.ods", zip("content.xml", i -> i == 0 ? utf16 : null), "document type");
+        for (String name : List.of("a.xlsx", "a.ods")) {
+            refused(name, utf8("a,b"), "can't be read");
+            refused(name, zip("a.txt", i -> i == 0 ? new byte[1] : null), "can't be read");
+        }
+        HttpResponse<String> large = bring("a.xlsx", new byte[5_000_001]);
+        assertThat(large.statusCode()).isEqualTo(413);
+        assertThat(large.body()).contains("at most 5 MB");
+        assertThat(Visitor.made(bring("a.docx", utf8("x"))).toString()).contains("only .xlsx and .ods are read here");
+    }
+
+    @Test
+    void everyBoundOfAnXlsxIsCountedAndNamed() throws IOException {
+        refused("a.xlsx", xlsx("<row r='1'><c r='XFD1'><v>1</v></c></row>", ""), "right of column 100");
+        refused("a.xlsx", xlsx("<row r='1048576'><c r='A1048576'><v>1</v></c></row>", ""), "below row 20000");
+        refused("a.xlsx", xlsx("<row r='1'><c r='A1'><v>" + "9".repeat(100) + "</v></c></row>", ""), "more than 60 digits");
+        refused("a.xlsx", xlsx("<row r='1'><c r='A1' t='inlineStr'><is><t>" + "a".repeat(3000) + "</t></is></c></row>", ""), "more than 2000 characters");
+        refused("a.xlsx", xlsx("<row r='1'><c r='A1' t='s'><v>0</v></c></row>", "<si><t>" + "b".repeat(3000) + "</t></si>"), "more than 2000 characters");
+        // A text that is kept once and shown many times is as long as it is shown.
+        StringBuilder many = new StringBuilder();
+        for (int row = 1; row <= 3000; row++) {
+            many.append("<row r='").append(row).append("'><c t='s'><v>0</v></c></row>");
+        }
+        refused("a.xlsx", xlsx(many.toString(), "<si><t>" + "c".repeat(1900) + "</t></si>"), "more than 4000000 characters");
+        assertThat(Visitor.made(bring("a.xlsx", xlsx("<row r='2'><c r='B2'><v>1e999999</v></c><c r='ZZ2'/></row>", ""))).at("/done/sheets/0/rows").toString())
+                .isEqualTo("[[],[\"\",\"1E+999999\"]]");
+        refused("a.xlsx", xlsx("<row r='x'><c r='A1'><v>1</v></c></row>", ""), "can't be read");
+    }
+
+    @Test
+    void everyBoundOfAnOdsIsCountedAndNamed() throws IOException {
+        String first = "<table:table table:name='One'><table:table-row>" + odsCell("", "x") + "</table:table-row>";
+        refused("a.ods", ods("<table:table table:name='One'><table:table-row>" + odsCell("table:number-columns-repeated='1000000000'", "x")
+                + "</table:table-row></table:table>"), "can't be read");
+        refused("a.ods", ods("<table:table table:name='One'><table:table-row>" + odsCell("table:number-columns-repeated='999999999'", "x")
+                + "</table:table-row></table:table>"), "right of column 100");
+        refused("a.ods", ods("<table:table table:name='One'><table:table-row table:number-rows-repeated='1048576'>" + odsCell("", "x")
+                + "</table:table-row></table:table>"), "below row 20000");
+        refused("a.ods", ods(first + "<table:table-row><table:table-cell><table:table/></table:table-cell></table:table-row></table:table>"),
+                "inside another");
+        refused("a.ods", ods((first + "</table:table>").repeat(31)), "more than 30 sheets");
+        refused("a.ods", ods((first.replace("<table:table-row>", "<table:table-row table:number-rows-repeated='20000'>")
+                .replace("<table:table-cell ", "<table:table-cell table:number-columns-repeated='11' ") + "</table:table>").repeat(2)), "more than 400000 cells");
+        // Empty rows and cells to the far end of the sheet, as office programs write them, are no harm.
+        assertThat(Visitor.made(bring("a.ods", ods(first + "<table:table-row table:number-rows-repeated='1048575'>"
+                + "<table:table-cell table:number-columns-repeated='16384'/></table:table-row></table:table>"))).at("/done/sheets/0/rows").toString())
+                .isEqualTo("[[\"x\"]]");
     }
 }

@@ -35,9 +35,7 @@ class TeachingTest {
         Room room = room("ines");
         assertThat(line(room).get("state").asString()).isEqualTo("working");
         assertThat(line(room).get("part").asString()).isEqualTo("Prediction");
-        room.student().post("/api/works/" + room.work() + "/entries", Map.of("entries", List.of(
-                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
-                        "time", "2026-01-01T00:00:00Z"))));
+        seal(room);
         assertThat(line(room).get("part").asString()).isEqualTo("Measure");
         room.student().post("/api/works/" + room.work() + "/submission", Map.of());
         assertThat(line(room).get("state").asString()).isEqualTo("submitted");
@@ -69,9 +67,8 @@ class TeachingTest {
     void aTeacherOverrulesAnAutomaticMark() {
         Room room = room("ines");
         String work = "/api/works/" + room.work();
-        room.student().post(work + "/entries", Map.of("entries", List.of(
-                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
-                        "time", "2026-01-01T00:00:00Z"))));
+        seal(room);
+        room.fill("readings");
         room.student().post(work + "/checks", Map.of("block", "g", "number", "9.7", "unit", "m/s²"));
         assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(4);
         room.teacher().post(work + "/marks", Map.of("block", "g", "points", 1, "comment", "From the book, it seems."));
@@ -79,9 +76,7 @@ class TeachingTest {
     }
 
     private static void seal(Room room) {
-        room.student().post("/api/works/" + room.work() + "/entries", Map.of("entries", List.of(
-                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
-                        "time", "2026-01-01T00:00:00Z"))));
+        room.seal();
     }
 
     /** A student's own spring constant, as the recipe of a recording has it. */
@@ -97,6 +92,7 @@ class TeachingTest {
     void anAnswerIsRightForOnesOwnSpringAndANeighboursIsWrong() {
         Room one = Room.of("ines", "The slip's lost label");
         seal(one);
+        one.fill("still");
         double mine = constant(one);
         double neighbours = mine > 19 ? mine / 1.12 : mine * 1.12;
         String path = "/api/works/" + one.work() + "/checks";
@@ -114,7 +110,7 @@ class TeachingTest {
 
     /** Types weight and place of the hook into a row. */
     private static List<Map<String, Object>> row(String id, String weight, String place) {
-        return List.of(entry("still", "cell/" + id + "/F", Map.of("text", weight)), entry("still", "cell/" + id + "/x", Map.of("text", place)));
+        return List.of(entry("still", "cell/" + id + "/load", Map.of("text", "lead")), entry("still", "cell/" + id + "/F", Map.of("text", weight)), entry("still", "cell/" + id + "/x", Map.of("text", place)));
     }
 
     private static Map<String, Object> entry(String block, String slot, Map<String, Object> value) {
@@ -127,11 +123,14 @@ class TeachingTest {
         seal(room);
         Map<String, String> answer = Map.of("block", "steep", "number", "0.25", "unit", "N/cm");
         String path = "/api/works/" + room.work() + "/checks";
-        assertThat(Visitor.read(room.student().post(path, answer)).get("verdict").asString()).isEqualTo("not-yet");
+        assertThat(Visitor.read(room.student().post(path, answer)).get("detail").asString()).contains("5 complete rows");
         List<Map<String, Object>> entries = new ArrayList<>(row("r1", "0.25", "20.0"));
         entries.addAll(row("r2", "0.50", "21.0"));
         entries.addAll(row("r3", "5.75", "22.0"));
-        entries.add(entry("still", "rows", Map.of("order", List.of("r1", "r2", "r3"))));
+        // Two more on the same line, as the table asks for five rows.
+        entries.addAll(row("r4", "0.75", "22.0"));
+        entries.addAll(row("r5", "1.00", "23.0"));
+        entries.add(entry("still", "rows", Map.of("order", List.of("r1", "r2", "r3", "r4", "r5"))));
         String journal = "/api/works/" + room.work() + "/entries";
         assertThat(room.student().post(journal, Map.of("entries", entries)).statusCode()).isEqualTo(200);
         assertThat(Visitor.read(room.student().post(path, answer)).get("verdict").asString()).isEqualTo("value");
@@ -160,9 +159,8 @@ class TeachingTest {
     void aLaterWrongTryTakesNoPointsAway() {
         Room room = room("ines");
         String work = "/api/works/" + room.work();
-        room.student().post(work + "/entries", Map.of("entries", List.of(
-                Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "seal", "value", Map.of("sealed", true),
-                        "time", "2026-01-01T00:00:00Z"))));
+        seal(room);
+        room.fill("readings");
         room.student().post(work + "/checks", Map.of("block", "g", "number", "9.7", "unit", "m/s²"));
         room.student().post(work + "/checks", Map.of("block", "g", "number", "5", "unit", "m/s²"));
         assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(4);

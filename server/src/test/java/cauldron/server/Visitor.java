@@ -20,14 +20,30 @@ final class Visitor {
     static final String SECRET = "lantern-harbour";
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
+    private final String address;
+    private final String forwardedFor;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
     private boolean withToken = true;
 
+    Visitor() {
+        this(ServerExtension.address(), null);
+    }
+
+    /** At another server, or telling a proxy's story of where the request comes from. */
+    Visitor(String address, String forwardedFor) {
+        this.address = address;
+        this.forwardedFor = forwardedFor;
+    }
+
     static Visitor signedIn(String userName) {
+        return signedIn(userName, SECRET);
+    }
+
+    static Visitor signedIn(String userName, String secret) {
         Visitor visitor = new Visitor();
         visitor.get("/api/me");
-        HttpResponse<String> answer = visitor.post("/api/session", Map.of("userName", userName, "secret", SECRET));
+        HttpResponse<String> answer = visitor.signIn(userName, secret);
         if (answer.statusCode() != 200) {
             throw new AssertionError("could not sign in " + userName + ": " + answer.body());
         }
@@ -38,6 +54,21 @@ final class Visitor {
     Visitor withoutToken() {
         withToken = false;
         return this;
+    }
+
+    HttpResponse<String> signIn(String userName, String secret) {
+        return post("/api/session", Map.of("userName", userName, "secret", secret));
+    }
+
+    /** A body as it is. */
+    HttpResponse<String> postText(String path, String type, String body) {
+        return send(request(path).header("Content-Type", type).POST(BodyPublishers.ofString(body)).build());
+    }
+
+    /** A body of which isn't said how long it is. */
+    HttpResponse<String> postUnmeasured(String path, byte[] body) {
+        return send(request(path).header("Content-Type", "application/json")
+                .POST(BodyPublishers.ofInputStream(() -> new java.io.ByteArrayInputStream(body))).build());
     }
 
     HttpResponse<String> get(String path) {
@@ -57,6 +88,21 @@ final class Visitor {
         return answer.body();
     }
 
+    /** What the last line of an answer at a desk says was made. */
+    static JsonNode made(HttpResponse<String> answer) {
+        String[] lines = answer.body().split("\n");
+        return JSON.readTree(lines[lines.length - 1]);
+    }
+
+    /** A report, which comes as the last line of its answer. */
+    byte[] postForPdf(String path, Object body) {
+        HttpResponse<String> answer = post(path, body);
+        if (answer.statusCode() != 200 || !made(answer).has("done")) {
+            throw new AssertionError(path + " answered " + answer.statusCode() + " " + answer.body());
+        }
+        return java.util.Base64.getDecoder().decode(made(answer).at("/done/pdf").asString());
+    }
+
     /** Brings a file. */
     HttpResponse<String> postFile(String path, byte[] file) {
         return send(request(path).header("Content-Type", "application/octet-stream").POST(BodyPublishers.ofByteArray(file)).build());
@@ -65,6 +111,17 @@ final class Visitor {
     private HttpRequest posting(String path, Object body) {
         return request(path).header("Content-Type", "application/json")
                 .POST(BodyPublishers.ofString(JSON.writeValueAsString(body))).build();
+    }
+
+    /** Takes a cookie over in place of its own. */
+    void adopt(String name, String value) {
+        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals(name)).findFirst().orElseThrow()
+                .setValue(value);
+    }
+
+    String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals(name))
+                .map(HttpCookie::getValue).findFirst().orElse(null);
     }
 
     HttpResponse<String> delete(String path) {
@@ -94,7 +151,10 @@ final class Visitor {
     }
 
     private HttpRequest.Builder request(String path) {
-        HttpRequest.Builder builder = HttpRequest.newBuilder(URI.create(ServerExtension.address() + path));
+        HttpRequest.Builder builder = HttpRequest.newBuilder(URI.create(address + path));
+        if (forwardedFor != null) {
+            builder.header("X-Forwarded-For", forwardedFor).header("X-Forwarded-Proto", "https");
+        }
         for (HttpCookie cookie : cookies.getCookieStore().getCookies()) {
             if (withToken && cookie.getName().equals("XSRF-TOKEN")) {
                 builder.header("X-XSRF-TOKEN", cookie.getValue());

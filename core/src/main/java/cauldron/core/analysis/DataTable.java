@@ -38,6 +38,11 @@ public final class DataTable {
     public record Column(String id, String symbol, Unit unit, boolean calculated, double[] values, double[] uncertainties,
                          String[] typed, String[] troubles, String trouble, int troubleAt, Map<String, Object> spec) {
 
+        /** Whether its cells are filled by a person: neither worked out nor the same in every row. */
+        public boolean byHand() {
+            return !calculated && !"constant".equals(spec.get("kind"));
+        }
+
         /** What stands in a row: as typed, or printed as the column asks for. */
         public String text(int row) {
             if (typed != null) {

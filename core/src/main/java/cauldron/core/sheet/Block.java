@@ -106,11 +106,30 @@ public sealed interface Block permits Block.Text, Block.Vocabulary, Block.Predic
         }
     }
 
-    /** A question answered by a number with its unit. */
-    record NumberQuestion(String id, String prompt, double points, AnswerKey key) implements Block {
+    /**
+     * A question answered by a number with its unit.
+     *
+     * @param tries   how many tries can bring points
+     * @param restsOn the table whose rows must be there before it opens; empty where it rests on none
+     */
+    record NumberQuestion(String id, String prompt, double points, int tries, String restsOn, AnswerKey key)
+            implements Block {
+
+        /** Tries where the lab doesn't say. */
+        public static final int USUAL_TRIES = 6;
+        private static final int MOST_TRIES = 100;
+
+        /** Refuses a number of tries that can't be. */
+        public NumberQuestion {
+            if (tries < 1 || tries > MOST_TRIES) {
+                throw new IllegalArgumentException("tries: 1 to " + MOST_TRIES);
+            }
+        }
+
         @Override
         public Map<String, Object> forStudent() {
-            return Tree.of("type", "number", "id", id, "prompt", prompt, "points", points);
+            return Tree.of("type", "number", "id", id, "prompt", prompt, "points", points, "tries", (double) tries,
+                    "restsOn", restsOn);
         }
     }
 

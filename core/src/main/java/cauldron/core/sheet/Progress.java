@@ -117,13 +117,13 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
 
     /** Trials of an open bench that aren't deleted and differ in their settings from all others. */
     public int distinctBenchTrials(String blockId) {
-        Set<Object> different = new LinkedHashSet<>();
+        List<Object> settings = new ArrayList<>();
         for (String name : notebook.getOrDefault(blockId, Map.of()).keySet()) {
             if (name.startsWith("trial/") && !Tree.flag(slot(blockId, name), "removed")) {
-                different.add(Tree.map(slot(blockId, name), "settings"));
+                settings.add(Tree.map(slot(blockId, name), "settings"));
             }
         }
-        return different.size();
+        return distinct(settings);
     }
 
     /**
@@ -165,32 +165,92 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
         return null;
     }
 
-    private static int completeRows(DataTable table) {
+    /** Rows in which everything that is typed stands and can be read; what is worked out or constant isn't typed. */
+    public static int completeRows(DataTable table) {
         int complete = 0;
         int rows = table.columns().isEmpty() ? 0 : table.columns().get(0).values().length;
         for (int row = 0; row < rows; row++) {
             boolean full = true;
             for (DataTable.Column column : table.columns()) {
-                full &= column.calculated() || !column.text(row).isBlank() && column.troubles()[row] == null;
+                full &= !column.byHand() || !column.text(row).isBlank() && column.troubles()[row] == null;
             }
             complete += full ? 1 : 0;
         }
         return complete;
     }
 
+    /** How many of some settings differ; neither the order of names nor 1 for 1.0 makes a difference. */
+    public static int distinct(Iterable<?> settings) {
+        Set<Object> different = new LinkedHashSet<>();
+        settings.forEach(s -> different.add(plain(s)));
+        return different.size();
+    }
+
+    private static Object plain(Object value) {
+        if (value instanceof Number) {
+            return ((Number) value).doubleValue() + 0.0;
+        }
+        if (value instanceof Map) {
+            Map<Object, Object> map = new LinkedHashMap<>();
+            ((Map<?, ?>) value).forEach((k, v) -> map.put(k, plain(v)));
+            return map;
+        }
+        return value;
+    }
+
+    /**
+     * What a question still waits for before it opens, in words; null where it is open. A question that rests on
+     * measuring opens when its table has the rows that are asked for: guessing is no way round measuring.
+     */
+    public String waitsFor(Block.NumberQuestion question) {
+        if (question.restsOn().isEmpty()) {
+            return null;
+        }
+        Block.Table table = (Block.Table) sheet.block(question.restsOn());
+        int have = completeRows(DataTable.of(table(table)));
+        return have >= table.rows() ? null : "This question opens when “" + table.title() + "” has " + table.rows()
+                + " complete rows. It has " + have + ".";
+    }
+
+    /** What a prediction still lacks before it can be sealed, in words; null where it is whole. */
+    public String lackOfPrediction(Block.Prediction block) {
+        Map<String, Object> answer = slot(block.id(), "answer");
+        double choice = Tree.number(answer, "choice", -1);
+        if (!block.choices().isEmpty() && !(choice >= 0 && choice < block.choices().size() && choice == Math.rint(choice))) {
+            return "Choose one of the predictions first; then it can be sealed.";
+        }
+        if (block.sketch() != null && !hasStroke(slot(block.id(), "sketch").get("strokes"))) {
+            return "Sketch the graph first; then it can be sealed.";
+        }
+        return null;
+    }
+
+    private static boolean hasStroke(Object strokes) {
+        if (strokes instanceof List) {
+            for (Object stroke : (List<?>) strokes) {
+                // Two places make a line: x, y, x, y.
+                if (stroke instanceof List && ((List<?>) stroke).size() >= 4) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
     /** A student's table as {@code DataTable} takes it, gathered from the notebook's slots. */
     public Map<String, Object> table(Block.Table block) {
         Map<String, Object> slots = notebook.getOrDefault(block.id(), Map.of());
-        List<Map<String, Object>> columns = Tree.maps(slot(block.id(), "columns"), "columns");
+        List<Map<String, Object>> typed = Tree.maps(slot(block.id(), "columns"), "columns");
+        List<Map<String, Object>> columns = typed.isEmpty() ? block.columns() : typed;
         List<Map<String, Object>> rows = new ArrayList<>();
         for (String row : Tree.texts(slot(block.id(), "rows"), "order")) {
             Map<String, Object> cells = new LinkedHashMap<>();
             Map<String, Object> uncertainties = new LinkedHashMap<>();
-            String prefix = "cell/" + row + "/";
-            for (Map.Entry<String, Object> entry : slots.entrySet()) {
-                if (entry.getKey().startsWith(prefix)) {
-                    String column = entry.getKey().substring(prefix.length());
-                    Map<String, Object> cell = slot(block.id(), entry.getKey());
+            for (Map<String, Object> c : columns) {
+                String column = Tree.text(c, "id");
+                String place = "cell/" + row + "/" + column;
+                if (slots.containsKey(place)) {
+                    Map<String, Object> cell = slot(block.id(), place);
                     cells.put(column, Tree.text(cell, "text", ""));
                     uncertainties.put(column, Tree.text(cell, "uncertainty", ""));
                 }
@@ -198,7 +258,7 @@ public record Progress(Sheet sheet, Map<String, Map<String, Object>> notebook, M
             rows.add(Tree.of("id", row, "cells", cells, "uncertainties", uncertainties, "out",
                     Tree.text(slot(block.id(), "row/" + row), "out", "")));
         }
-        return Tree.of("columns", columns.isEmpty() ? block.columns() : columns, "rows", rows);
+        return Tree.of("columns", columns, "rows", rows);
     }
 
     private Map<String, Object> slot(String block, String slot) {

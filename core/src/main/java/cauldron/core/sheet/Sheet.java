@@ -78,6 +78,10 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
                     ((Block.Prediction) block).sketch().check(this, place);
                 }
                 if (block instanceof Block.NumberQuestion) {
+                    String table = ((Block.NumberQuestion) block).restsOn();
+                    if (!table.isEmpty() && !(block(table) instanceof Block.Table)) {
+                        throw new SheetException(place, "restsOn: there is no table “" + table + "”");
+                    }
                     try {
                         key((Block.NumberQuestion) block, 0);
                     } catch (IllegalArgumentException e) {
@@ -167,8 +171,10 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
             case "graph":
                 return new Block.Graph(id, Tree.text(b, "table"), !b.containsKey("line") || Tree.flag(b, "line"));
             case "number":
+                AnswerKey key = AnswerKey.fromTree(Tree.map(b, "key"));
                 return new Block.NumberQuestion(id, Tree.text(b, "prompt"), Tree.number(b, "points"),
-                        AnswerKey.fromTree(Tree.map(b, "key")));
+                        (int) Tree.number(b, "tries", Block.NumberQuestion.USUAL_TRIES),
+                        Tree.text(b, "restsOn", key.following() == null ? "" : key.following().table()), key);
             case "explanation":
                 return new Block.Explanation(id, Tree.text(b, "prompt"), (int) Tree.number(b, "words"),
                         Tree.number(b, "points"));

@@ -13,6 +13,9 @@ import org.hibernate.annotations.UuidGenerator;
 @Entity
 class Account {
 
+    /** Stands where a secret has yet to be chosen: nothing matches it. */
+    static final String NO_SECRET = "none";
+
     @Id
     @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
     private UUID id;
@@ -21,6 +24,7 @@ class Account {
     @Enumerated(EnumType.STRING)
     private Person.Role role;
     private String secretHash;
+    private boolean active = true;
     private Instant createdAt;
 
     protected Account() {
@@ -36,6 +40,26 @@ class Account {
 
     String secretHash() {
         return secretHash;
+    }
+
+    boolean hasSecret() {
+        return !secretHash.equals(NO_SECRET);
+    }
+
+    void secret(String hash) {
+        secretHash = hash;
+    }
+
+    boolean active() {
+        return active;
+    }
+
+    void switchTo(boolean on) {
+        active = on;
+    }
+
+    Instant createdAt() {
+        return createdAt;
     }
 
     Person person() {

@@ -1,6 +1,8 @@
 package cauldron.server.assignments;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
@@ -16,7 +18,11 @@ class Assignment {
     private UUID classId;
     private UUID labVersionId;
     private Instant dueAt;
+    @Enumerated(EnumType.STRING)
+    private Assignments.LateRule lateRule = Assignments.LateRule.MARKED;
+    private UUID onlyStudent;
     private Instant createdAt;
+    private Instant removedAt;
 
     protected Assignment() {
     }
@@ -28,7 +34,28 @@ class Assignment {
         this.createdAt = createdAt;
     }
 
+    /** The same lab with the same times in another class, for one student alone. */
+    Assignment forOne(UUID otherClass, UUID student, Instant now) {
+        Assignment copy = new Assignment(otherClass, labVersionId, dueAt, now);
+        copy.lateRule = lateRule;
+        copy.onlyStudent = student;
+        return copy;
+    }
+
+    void due(Instant at, Assignments.LateRule rule) {
+        dueAt = at;
+        lateRule = rule;
+    }
+
+    void remove(Instant now) {
+        removedAt = now;
+    }
+
+    boolean removed() {
+        return removedAt != null;
+    }
+
     Assignments.AssignmentInfo info() {
-        return new Assignments.AssignmentInfo(id, classId, labVersionId, dueAt);
+        return new Assignments.AssignmentInfo(id, classId, labVersionId, dueAt, lateRule, onlyStudent);
     }
 }

@@ -2,10 +2,13 @@ package cauldron.server.assignments;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface AssignmentRepository extends JpaRepository<Assignment, UUID> {
 
-    List<Assignment> findByClassIdInOrderByCreatedAtDesc(Collection<UUID> classIds);
+    List<Assignment> findByClassIdInAndRemovedAtIsNullOrderByCreatedAtDesc(Collection<UUID> classIds);
+
+    Optional<Assignment> findByIdAndRemovedAtIsNull(UUID id);
 }

@@ -9,66 +9,124 @@ import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Labs given to classes, and whose work is whose. */
 @Service
 public class Assignments {
 
-    /** A lab given to a class; no due time is possible. */
-    public record AssignmentInfo(UUID id, UUID classId, UUID labVersionId, Instant dueAt) {
+    /** What happens after the due time: nothing, work counts as late, or work is closed. */
+    public enum LateRule { OPEN, MARKED, CLOSED }
+
+    /**
+     * A lab given to a class; no due time is possible.
+     *
+     * @param onlyStudent the one student it is for, or null where it is for the class
+     */
+    public record AssignmentInfo(UUID id, UUID classId, UUID labVersionId, Instant dueAt, LateRule lateRule,
+                                 UUID onlyStudent) {
+
+        /** Whether a student of the class has this lab. */
+        public boolean isFor(UUID student) {
+            return onlyStudent == null || onlyStudent.equals(student);
+        }
+
+        /** Whether work handed in first at a time counts as late; not yet handed in, whether it would now. */
+        public boolean late(WorkInfo work, Instant now) {
+            Instant in = work.firstSubmittedAt() == null ? now : work.firstSubmittedAt();
+            return dueAt != null && lateRule != LateRule.OPEN && in.isAfter(dueAt);
+        }
+
+        /** Whether the due time has ended all work on it, but for what was opened again after it. */
+        public boolean closed(Instant reopenedAt, Instant now) {
+            return dueAt != null && lateRule == LateRule.CLOSED && now.isAfter(dueAt)
+                    && (reopenedAt == null || reopenedAt.isBefore(dueAt));
+        }
     }
 
     /** One student's work. */
     public record WorkInfo(UUID id, UUID assignmentId, UUID studentId, int seed, Instant startedAt,
-                           Instant submittedAt) {
+                           Instant submittedAt, Instant firstSubmittedAt, Instant reopenedAt) {
     }
 
     /** A work with what it is about; {@code own} when the person asking is the student. */
     public record Opened(WorkInfo work, AssignmentInfo assignment, Sheet sheet, boolean own) {
     }
 
+    /** A work that is held for a change until the transaction ends, with its sealed predictions. */
+    public record Held(WorkInfo work, AssignmentInfo assignment, Sheet sheet, Set<String> sealed) {
+    }
+
     private final AssignmentRepository assignments;
     private final WorkRepository works;
     private final Classes classes;
     private final Labs labs;
+    private final JsonMapper json;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    Assignments(AssignmentRepository assignments, WorkRepository works, Classes classes, Labs labs, Clock clock) {
+    Assignments(AssignmentRepository assignments, WorkRepository works, Classes classes, Labs labs, JsonMapper json,
+            Clock clock) {
         this.assignments = assignments;
         this.works = works;
         this.classes = classes;
         this.labs = labs;
+        this.json = json;
         this.clock = clock;
     }
 
     /** Gives the newest version of a lab to a class of this teacher. */
     @Transactional
-    public AssignmentInfo give(UUID teacher, UUID classId, UUID labId, Instant dueAt) {
+    public AssignmentInfo give(UUID teacher, UUID classId, UUID labId, Instant dueAt, LateRule rule) {
         classes.ownedBy(classId, teacher);
-        return assignments.save(new Assignment(classId, labs.newest(labId).versionId(), dueAt, clock.instant()))
-                .info();
+        Assignment a = new Assignment(classId, labs.newest(labId).versionId(), dueAt, clock.instant());
+        a.due(dueAt, rule);
+        return assignments.save(a).info();
+    }
+
+    /** Another due time or another rule for what comes after it. */
+    @Transactional
+    public AssignmentInfo due(UUID teacher, UUID assignmentId, Instant dueAt, LateRule rule) {
+        Assignment a = owned(assignmentId, teacher);
+        a.due(dueAt, rule);
+        return a.info();
+    }
+
+    /** Takes an assignment away. What was done on it is kept, but nobody sees it any more. */
+    @Transactional
+    public AssignmentInfo remove(UUID teacher, UUID assignmentId) {
+        Assignment a = owned(assignmentId, teacher);
+        a.remove(clock.instant());
+        return a.info();
+    }
+
+    private Assignment owned(UUID assignmentId, UUID teacher) {
+        Assignment a = assignments.findByIdAndRemovedAtIsNull(assignmentId)
+                .orElseThrow(() -> Problems.notFound("assignment"));
+        classes.ownedBy(a.info().classId(), teacher);
+        return a;
     }
 
     /** What was given to classes, newest first. */
     @Transactional(readOnly = true)
     public List<AssignmentInfo> ofClasses(Collection<UUID> classIds) {
-        return assignments.findByClassIdInOrderByCreatedAtDesc(classIds).stream().map(Assignment::info).toList();
+        return assignments.findByClassIdInAndRemovedAtIsNullOrderByCreatedAtDesc(classIds).stream()
+                .map(Assignment::info).toList();
     }
 
     /** An assignment of this teacher's; 404 otherwise. */
     @Transactional(readOnly = true)
     public AssignmentInfo ownedBy(UUID assignmentId, UUID teacher) {
-        AssignmentInfo a = assignments.findById(assignmentId).map(Assignment::info)
-                .orElseThrow(() -> Problems.notFound("assignment"));
-        classes.ownedBy(a.classId(), teacher);
-        return a;
+        return owned(assignmentId, teacher).info();
     }
 
     public Sheet sheet(AssignmentInfo assignment) {
@@ -94,14 +152,17 @@ public class Assignments {
 
     /** The same with a given seed, so that a demo school comes out the same each time. */
     public WorkInfo begin(UUID assignmentId, UUID student, int seed) {
-        AssignmentInfo a = assignments.findById(assignmentId).map(Assignment::info)
+        AssignmentInfo a = assignments.findByIdAndRemovedAtIsNull(assignmentId).map(Assignment::info)
                 .orElseThrow(() -> Problems.notFound("assignment"));
-        if (!classes.isMember(a.classId(), student)) {
+        if (!a.isFor(student) || !classes.isMember(a.classId(), student)) {
             throw Problems.notFound("assignment");
         }
         Work found = works.findByAssignmentIdAndStudentId(assignmentId, student).orElse(null);
         if (found != null) {
             return found.info();
+        }
+        if (a.closed(null, clock.instant())) {
+            throw closed();
         }
         try {
             return works.save(new Work(assignmentId, student, seed, clock.instant())).info();
@@ -115,8 +176,9 @@ public class Assignments {
     @Transactional(readOnly = true)
     public Opened open(UUID workId, Person person) {
         WorkInfo work = works.findById(workId).map(Work::info).orElseThrow(() -> Problems.notFound("work"));
-        AssignmentInfo a = assignments.findById(work.assignmentId()).orElseThrow().info();
-        boolean own = work.studentId().equals(person.id());
+        AssignmentInfo a = assignments.findByIdAndRemovedAtIsNull(work.assignmentId()).map(Assignment::info)
+                .orElseThrow(() -> Problems.notFound("work"));
+        boolean own = work.studentId().equals(person.id()) && classes.isMember(a.classId(), person.id());
         if (!own) {
             boolean teaches = person.role() == Person.Role.TEACHER
                     && classes.byId(Set.of(a.classId())).get(a.classId()).teacherId().equals(person.id());
@@ -127,28 +189,80 @@ public class Assignments {
         return new Opened(work, a, labs.sheet(a.labVersionId()), own);
     }
 
-    /** A work that its student may still change; 404 for others, 409 once it is handed in. */
-    @Transactional(readOnly = true)
-    public Opened openForChange(UUID workId, Person person) {
-        Opened opened = open(workId, person);
-        if (!opened.own()) {
-            throw Problems.notFound("work");
-        }
-        if (opened.work().submittedAt() != null) {
+    /**
+     * Holds a work for a change until the transaction ends; 404 for anyone but its student, 409 where it can't be
+     * changed now. Reads, in one statement, all that the decision hangs on.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Held hold(UUID workId, Person student) {
+        WorkRepository.Row r = works.hold(workId, student.id()).orElseThrow(() -> Problems.notFound("work"));
+        if (r.getSubmittedAt() != null) {
             throw Problems.conflict("handed-in", "This work is handed in and can't be changed any more.");
         }
-        return opened;
+        if (r.getArchived()) {
+            throw Problems.conflict("archived", "This class is over: its work can be read, but not changed.");
+        }
+        AssignmentInfo a = new AssignmentInfo(r.getAssignmentId(), r.getClassId(), r.getLabVersionId(), r.getDueAt(),
+                LateRule.valueOf(r.getLateRule()), null);
+        if (a.closed(r.getReopenedAt(), clock.instant())) {
+            throw closed();
+        }
+        WorkInfo work = new WorkInfo(workId, r.getAssignmentId(), r.getStudentId(), r.getSeed(), r.getStartedAt(),
+                null, r.getFirstSubmittedAt(), r.getReopenedAt());
+        Set<String> sealed = new LinkedHashSet<>(json.readValue(r.getSealed(), new TypeReference<List<String>>() { }));
+        return new Held(work, a, labs.sheet(a.labVersionId()), sealed);
     }
 
-    /** Holds a work until the transaction ends, so that two requests can't both count the next trial. */
-    @Transactional
-    public void lock(UUID workId) {
-        works.lock(workId);
+    private static RuntimeException closed() {
+        return Problems.conflict("closed", "The due time is over and this lab is closed. Ask your teacher to open it"
+                + " for you again.");
     }
 
-    /** Marks a work as handed in now. */
-    @Transactional
+    /** Seals a prediction of a work that is held. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void seal(UUID workId, String block) {
+        works.seal(workId, block);
+    }
+
+    /** Marks a work that is held as handed in now. */
+    @Transactional(propagation = Propagation.MANDATORY)
     public void submit(UUID workId, Instant at) {
-        works.lock(workId).orElseThrow().submit(at);
+        works.findById(workId).orElseThrow().submit(at);
+    }
+
+    /** Gives a handed-in or closed work back to its student. */
+    @Transactional
+    public WorkInfo reopen(UUID workId, Person teacher) {
+        open(workId, teacher);
+        Work work = works.findById(workId).orElseThrow();
+        if (!teacher.id().equals(classes.byId(Set.of(assignments.findById(work.assignmentId()).orElseThrow().info()
+                .classId())).values().iterator().next().teacherId())) {
+            throw Problems.notFound("work");
+        }
+        work.reopen(clock.instant());
+        return work.info();
+    }
+
+    /**
+     * Takes a student's work along from one class into another. Where the other class was given the same lab, the work
+     * goes there; where it wasn't, the lab is given there to this student alone.
+     */
+    @Transactional
+    public void move(UUID student, UUID fromClass, UUID toClass) {
+        List<Assignment> there = assignments.findByClassIdInAndRemovedAtIsNullOrderByCreatedAtDesc(Set.of(toClass));
+        List<Assignment> here = assignments.findByClassIdInAndRemovedAtIsNullOrderByCreatedAtDesc(Set.of(fromClass));
+        for (Work work : works.findByStudentId(student)) {
+            for (Assignment from : here) {
+                if (!from.info().id().equals(work.assignmentId())) {
+                    continue;
+                }
+                UUID to = there.stream().map(Assignment::info)
+                        .filter(a -> a.labVersionId().equals(from.info().labVersionId()) && a.isFor(student)
+                                && works.findByAssignmentIdAndStudentId(a.id(), student).isEmpty())
+                        .map(AssignmentInfo::id).findFirst()
+                        .orElseGet(() -> assignments.save(from.forOne(toClass, student, clock.instant())).info().id());
+                work.moveTo(to);
+            }
+        }
     }
 }

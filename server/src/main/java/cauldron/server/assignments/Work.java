@@ -3,11 +3,17 @@ package cauldron.server.assignments;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
+import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.UuidGenerator;
+import org.hibernate.type.SqlTypes;
 
 /** One student's work on one assignment. The seed draws the student's personal values. */
 @Entity
+// Seals are added by a statement of their own: what is saved here must never write them back as they were before.
+@DynamicUpdate
 class Work {
 
     @Id
@@ -18,6 +24,11 @@ class Work {
     private int seed;
     private Instant startedAt;
     private Instant submittedAt;
+    private Instant firstSubmittedAt;
+    private Instant reopenedAt;
+    /** Blocks of sealed predictions. A seal is never taken back. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    private List<String> sealed = List.of();
 
     protected Work() {
     }
@@ -31,6 +42,16 @@ class Work {
 
     void submit(Instant now) {
         submittedAt = now;
+        firstSubmittedAt = firstSubmittedAt == null ? now : firstSubmittedAt;
+    }
+
+    void reopen(Instant now) {
+        submittedAt = null;
+        reopenedAt = now;
+    }
+
+    void moveTo(UUID otherAssignment) {
+        assignmentId = otherAssignment;
     }
 
     UUID assignmentId() {
@@ -38,6 +59,7 @@ class Work {
     }
 
     Assignments.WorkInfo info() {
-        return new Assignments.WorkInfo(id, assignmentId, studentId, seed, startedAt, submittedAt);
+        return new Assignments.WorkInfo(id, assignmentId, studentId, seed, startedAt, submittedAt, firstSubmittedAt,
+                reopenedAt);
     }
 }

@@ -1,14 +1,13 @@
 package cauldron.server.classes;
 
 import cauldron.server.accounts.Accounts;
-import cauldron.server.accounts.Throttle;
+import cauldron.server.accounts.Guesses;
 import cauldron.server.platform.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -23,43 +22,60 @@ import org.springframework.web.bind.annotation.RestController;
 class JoinController {
 
     record Join(@NotBlank(message = "Type the class code") String code,
-                @NotBlank(message = "Type the name your class knows you by")
-                @Size(max = 40, message = "A name has at most 40 characters") String displayName,
-                @NotNull(message = "Choose a secret")
-                @Size(min = 8, max = 72, message = "A secret has 8 to 72 characters") String secret) {
+                @NotBlank(message = "Type the name your class knows you by") String displayName,
+                @NotNull(message = "Choose a secret") String secret) {
+    }
+
+    record JoinToo(@NotBlank(message = "Type the class code") String code) {
     }
 
     record Joined(@NotNull String userName) {
     }
 
-    record NewClass(@NotBlank(message = "Give the class a name")
-                    @Size(max = 60, message = "A class name has at most 60 characters") String name) {
+    record JoinedToo(@NotNull String className) {
+    }
+
+    record NewClass(@NotBlank(message = "Give the class a name") String name) {
     }
 
     record ClassView(@NotNull UUID id, @NotNull String name, @NotNull String code, @NotNull Integer students) {
     }
 
+    private static final String CODE = "class code";
+
     private final Classes classes;
     private final Accounts accounts;
-    private final Throttle throttle;
+    private final Guesses guesses;
 
-    JoinController(Classes classes, Accounts accounts, Throttle throttle) {
+    JoinController(Classes classes, Accounts accounts, Guesses guesses) {
         this.classes = classes;
         this.accounts = accounts;
-        this.throttle = throttle;
+        this.guesses = guesses;
     }
 
     @PostMapping("/api/join")
     Joined join(@Valid @RequestBody Join form, HttpServletRequest request, HttpServletResponse response) {
-        throttle.count("join " + request.getRemoteAddr() + form.displayName(), request.getRemoteAddr());
-        Person person = classes.join(form.code(), form.displayName(), form.secret());
+        Guesses.Origin from = guesses.origin(request);
+        guesses.count(CODE, from);
+        Person person = classes.join(form.code(), form.displayName(), accounts.hash(form.secret()));
+        guesses.right(CODE, from, person.id());
         accounts.signIn(person, request, response);
         return new Joined(person.userName());
     }
 
+    /** Joins another class with the account one has. */
+    @PostMapping("/api/memberships")
+    JoinedToo joinToo(@AuthenticationPrincipal Person me, @Valid @RequestBody JoinToo form, HttpServletRequest request) {
+        Guesses.Origin from = guesses.origin(request);
+        guesses.count(CODE, from);
+        String name = classes.joinToo(form.code(), me).name();
+        guesses.right(CODE, from, null);
+        return new JoinedToo(name);
+    }
+
     @GetMapping("/api/classes")
     List<ClassView> mine(@AuthenticationPrincipal Person me) {
-        var own = classes.ofTeacher(me.id());
+        var own = classes.ofTeacher(me.id()).stream().filter(c -> !c.archived()).toList();
         var students = classes.students(own.stream().map(Classes.ClassInfo::id).toList());
         return own.stream().map(c -> new ClassView(c.id(), c.name(), c.code(),
                 students.getOrDefault(c.id(), Set.of()).size())).toList();

@@ -16,6 +16,7 @@ class Membership {
     private UUID classId;
     private UUID studentId;
     private Instant joinedAt;
+    private Instant leftAt;
 
     protected Membership() {
     }
@@ -32,5 +33,17 @@ class Membership {
 
     UUID studentId() {
         return studentId;
+    }
+
+    Instant joinedAt() {
+        return joinedAt;
+    }
+
+    Instant leftAt() {
+        return leftAt;
+    }
+
+    void leave(Instant at) {
+        leftAt = at;
     }
 }

@@ -17,6 +17,8 @@ class SchoolClass {
     private String code;
     private UUID teacherId;
     private Instant createdAt;
+    private Instant archivedAt;
+    private boolean joinable = true;
 
     protected SchoolClass() {
     }
@@ -42,5 +44,29 @@ class SchoolClass {
 
     UUID teacherId() {
         return teacherId;
+    }
+
+    boolean archived() {
+        return archivedAt != null;
+    }
+
+    boolean joinable() {
+        return joinable;
+    }
+
+    void rename(String newName) {
+        name = newName;
+    }
+
+    void code(String newCode) {
+        code = newCode;
+    }
+
+    void joinable(boolean open) {
+        joinable = open;
+    }
+
+    void archive(Instant at) {
+        archivedAt = at;
     }
 }

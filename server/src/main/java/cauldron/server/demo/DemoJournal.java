@@ -65,7 +65,7 @@ final class DemoJournal {
     }
 
     void add(String block, String slot, Map<String, Object> value) {
-        waiting.add(new Notebooks.NewEntry(id("entry" + count++), block, slot, value, now));
+        waiting.add(new Notebooks.NewEntry(id("entry" + count++).toString(), block, slot, value, now.toString()));
     }
 
     /** Asks for a recording. */

@@ -5,6 +5,7 @@ import cauldron.server.assignments.Assignments;
 import cauldron.server.classes.Classes;
 import cauldron.server.platform.Person;
 import jakarta.validation.constraints.NotNull;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -25,7 +26,8 @@ class AssignedController {
 
     record AssignedLab(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
                        @NotNull String className, Instant dueAt, @NotNull String state, String part,
-                       @NotNull Double points, @NotNull Double of, @NotNull Boolean marked) {
+                       @NotNull Double points, @NotNull Double of, @NotNull Boolean marked,
+                       @NotNull Boolean late, @NotNull Boolean closed) {
     }
 
     record Begun(@NotNull UUID workId) {
@@ -34,17 +36,22 @@ class AssignedController {
     private final Classes classes;
     private final Assignments assignments;
     private final Marking marking;
+    private final Clock clock;
 
-    AssignedController(Classes classes, Assignments assignments, Marking marking) {
+    AssignedController(Classes classes, Assignments assignments, Marking marking, Clock clock) {
         this.classes = classes;
         this.assignments = assignments;
         this.marking = marking;
+        this.clock = clock;
     }
 
     @GetMapping
     List<AssignedLab> mine(@AuthenticationPrincipal Person me) {
         Map<UUID, Classes.ClassInfo> own = classes.byId(classes.ofStudent(me.id()));
-        List<Assignments.AssignmentInfo> given = assignments.ofClasses(own.keySet());
+        own.values().removeIf(Classes.ClassInfo::archived);
+        List<Assignments.AssignmentInfo> given = assignments.ofClasses(own.keySet()).stream()
+                .filter(a -> a.isFor(me.id())).toList();
+        Instant now = clock.instant();
         Map<UUID, Sheet> sheets = new LinkedHashMap<>();
         given.forEach(a -> sheets.put(a.id(), assignments.sheet(a)));
         Map<UUID, Assignments.WorkInfo> workOn = new LinkedHashMap<>();
@@ -61,7 +68,8 @@ class AssignedController {
                     own.get(a.classId()).name(), a.dueAt(),
                     work == null ? "not-started" : work.submittedAt() == null ? "working" : "submitted",
                     at == null ? null : at.title(), s == null ? 0 : s.points(), sheet.points(),
-                    s != null && !s.unmarked()));
+                    s != null && !s.unmarked(), work != null && a.late(work, now),
+                    (work == null || work.submittedAt() == null) && a.closed(work == null ? null : work.reopenedAt(), now)));
         }
         return list;
     }

@@ -64,4 +64,8 @@ class Attempt {
     double points() {
         return points;
     }
+
+    Instant madeAt() {
+        return madeAt;
+    }
 }

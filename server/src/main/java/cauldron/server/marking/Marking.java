@@ -11,6 +11,7 @@ import cauldron.server.platform.Problems;
 import cauldron.server.trials.Trials;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,8 +24,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Marking {
 
+    /** One try at a question. */
+    public record Try(String number, String unit, String verdict, Instant at) {
+    }
+
     /** The newest try at a question. */
-    public record Tried(String number, String unit, String verdict, String feedback, double points) {
+    public record Tried(String number, String unit, String verdict, String feedback, double points, int left,
+                        List<Try> all) {
     }
 
     /** The newest mark of a block. */
@@ -33,7 +39,11 @@ public class Marking {
 
     /** All that is known of one work besides its notebook. */
     public record Standing(Progress progress, List<Trials.TrialInfo> trials, Map<String, Tried> tried,
-                    Map<String, Marked> marked, Instant lastEntry) {
+                    Map<String, Marked> marked, Notebooks.Notebook book) {
+
+        public Instant lastEntry() {
+            return book.lastEntry();
+        }
 
         /** Points so far: a mark where there is one, else what the best try brought. */
         public double points() {
@@ -61,18 +71,29 @@ public class Marking {
         }
     }
 
+    /** What was found of an answer, how many tries are left, and whether this one came too late to bring points. */
+    public record Checked(AnswerCheck.Result result, int left, boolean beyond) {
+
+        Checked(AnswerCheck.Result result, int left) {
+            this(result, left, false);
+        }
+    }
+
+    private static final Notebooks.Notebook EMPTY = new Notebooks.Notebook(Map.of(), List.of(), null, 0);
     private static final int LONGEST = 40;
 
     private final AttemptRepository attempts;
+    private final OpeningRepository openings;
     private final MarkRepository marks;
     private final Assignments assignments;
     private final Notebooks notebooks;
     private final Trials trials;
     private final Clock clock;
 
-    Marking(AttemptRepository attempts, MarkRepository marks, Assignments assignments, Notebooks notebooks,
+    Marking(AttemptRepository attempts, OpeningRepository openings, MarkRepository marks, Assignments assignments, Notebooks notebooks,
             Trials trials, Clock clock) {
         this.attempts = attempts;
+        this.openings = openings;
         this.marks = marks;
         this.assignments = assignments;
         this.notebooks = notebooks;
@@ -80,33 +101,53 @@ public class Marking {
         this.clock = clock;
     }
 
-    /** Checks an answer and keeps the try. */
+    /** Checks an answer and keeps the try. The work is held meanwhile, so that no two tries count as one. */
     @Transactional
-    public AnswerCheck.Result check(UUID workId, Person student, String blockId, String number, String unit) {
-        Assignments.Opened opened = assignments.openForChange(workId, student);
-        if (!(opened.sheet().block(blockId) instanceof Block.NumberQuestion)) {
+    public Checked check(UUID workId, Person student, String blockId, String number, String unit) {
+        Assignments.Held held = assignments.hold(workId, student);
+        if (!(held.sheet().block(blockId) instanceof Block.NumberQuestion question)) {
             throw Problems.notFound("question");
         }
-        Progress progress = new Progress(opened.sheet(), notebooks.notebook(workId).slots(), Map.of());
+        Progress progress = new Progress(held.sheet(), notebooks.notebook(workId, held.sheet()).slots(), Map.of());
         if (!progress.isOpen(progress.partOf(blockId).id())) {
             throw Problems.conflict("not-open", "Seal your prediction first; then this question opens.");
         }
-        Block.NumberQuestion question = (Block.NumberQuestion) opened.sheet().block(blockId);
-        AnswerCheck.Result result = AnswerCheck.check(number, unit,
-                progress.key(question, opened.work().seed()));
-        if (result.counts() && number.length() <= LONGEST && unit.length() <= LONGEST) {
-            attempts.save(new Attempt(workId, blockId, number, unit,
-                    result.verdict().name().toLowerCase().replace('_', '-'), result.feedback(),
-                    result.right() ? question.points() : 0, clock.instant()));
+        String waitsFor = progress.waitsFor(question);
+        if (waitsFor != null) {
+            throw Problems.conflict("not-measured", waitsFor);
         }
-        return result;
+        AnswerCheck.Result result = AnswerCheck.check(number, unit, progress.key(question, held.work().seed()));
+        Tried before = tried(List.of(workId), Map.of(workId, held.sheet())).getOrDefault(workId, Map.of()).get(blockId);
+        int left = before == null ? question.tries() : before.left();
+        if (!result.counts() || number.length() > LONGEST || unit.length() > LONGEST) {
+            return new Checked(result, left);
+        }
+        attempts.save(new Attempt(workId, blockId, number, unit, result.verdict().name().toLowerCase().replace('_', '-'),
+                result.feedback(), result.right() && left > 0 ? question.points() : 0, clock.instant()));
+        return new Checked(result, Math.max(0, left - 1), left == 0);
+    }
+
+    /** Opens a question again whose tries are used up. */
+    @Transactional
+    public void open(UUID workId, Person teacher, String blockId) {
+        Assignments.Opened opened = assignments.open(workId, teacher);
+        if (opened.own() || !(opened.sheet().block(blockId) instanceof Block.NumberQuestion)) {
+            throw Problems.notFound("question");
+        }
+        openings.save(new Opening(workId, blockId, teacher.id(), clock.instant()));
     }
 
     /** Takes a work in, even if something is missing: the student was shown what. */
     @Transactional
     public void submit(UUID workId, Person student, Instant at) {
-        assignments.openForChange(workId, student);
+        assignments.hold(workId, student);
         assignments.submit(workId, at);
+    }
+
+    /** Gives a work back to its student. */
+    @Transactional
+    public Assignments.WorkInfo reopen(UUID workId, Person teacher) {
+        return assignments.reopen(workId, teacher);
     }
 
     /** Marks a block of a student's work. */
@@ -124,18 +165,43 @@ public class Marking {
         marks.save(new Mark(workId, blockId, points, comment.strip(), teacher.id(), clock.instant()));
     }
 
-    /** How works stand, in four queries however many they are. */
+    /** Tries at each question: the best, how many, and how many more can bring points. */
+    private Map<UUID, Map<String, Tried>> tried(Collection<UUID> ids, Map<UUID, Sheet> sheets) {
+        Map<String, Instant> opened = new LinkedHashMap<>();
+        for (Opening o : openings.findByWorkIdIn(ids)) {
+            opened.merge(o.workId() + o.block(), o.openedAt(), (x, y) -> x.isAfter(y) ? x : y);
+        }
+        Map<UUID, Map<String, List<Attempt>>> all = new LinkedHashMap<>();
+        for (Attempt a : attempts.findByWorkIdInOrderByMadeAt(ids)) {
+            all.computeIfAbsent(a.workId(), w -> new LinkedHashMap<>())
+                    .computeIfAbsent(a.block(), b -> new ArrayList<>()).add(a);
+        }
+        Map<UUID, Map<String, Tried>> map = new LinkedHashMap<>();
+        all.forEach((work, blocks) -> blocks.forEach((block, list) -> {
+            if (sheets.get(work).block(block) instanceof Block.NumberQuestion question) {
+                Instant since = opened.getOrDefault(work + block, Instant.MIN);
+                long used = list.stream().filter(a -> a.madeAt().isAfter(since)).count();
+                Attempt best = list.get(0);
+                for (Attempt a : list) {
+                    best = a.points() >= best.points() ? a : best;
+                }
+                map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block, new Tried(best.number(), best.unit(),
+                        best.verdict(), best.feedback(), best.points(), (int) Math.max(0, question.tries() - used),
+                        list.stream().map(a -> new Try(a.number(), a.unit(), a.verdict(), a.madeAt())).toList()));
+            }
+        }));
+        return map;
+    }
+
+    /** How works stand, in five queries however many they are. */
     @Transactional(readOnly = true)
     Map<UUID, Standing> standings(Collection<Assignments.WorkInfo> works, Map<UUID, Sheet> sheetOfAssignment) {
         List<UUID> ids = works.stream().map(Assignments.WorkInfo::id).toList();
-        Map<UUID, Notebooks.Notebook> books = notebooks.notebooks(ids);
+        Map<UUID, Sheet> sheets = new LinkedHashMap<>();
+        works.forEach(w -> sheets.put(w.id(), sheetOfAssignment.get(w.assignmentId())));
+        Map<UUID, Notebooks.Notebook> books = notebooks.notebooks(sheets);
         Map<UUID, List<Trials.TrialInfo>> filmed = trials.ofWorks(ids);
-        Map<UUID, Map<String, Tried>> tried = new LinkedHashMap<>();
-        for (Attempt a : attempts.findByWorkIdInOrderByMadeAt(ids)) {
-            tried.computeIfAbsent(a.workId(), w -> new LinkedHashMap<>()).merge(a.block(),
-                    new Tried(a.number(), a.unit(), a.verdict(), a.feedback(), a.points()),
-                    (old, next) -> next.points() >= old.points() ? next : old);
-        }
+        Map<UUID, Map<String, Tried>> tried = tried(ids, sheets);
         Map<UUID, Map<String, Marked>> marked = new LinkedHashMap<>();
         for (Mark m : marks.findByWorkIdInOrderByMarkedAt(ids)) {
             marked.computeIfAbsent(m.workId(), w -> new LinkedHashMap<>()).put(m.block(),
@@ -143,12 +209,12 @@ public class Marking {
         }
         Map<UUID, Standing> map = new LinkedHashMap<>();
         for (Assignments.WorkInfo work : works) {
-            Notebooks.Notebook book = books.getOrDefault(work.id(), new Notebooks.Notebook(Map.of(), null));
+            Notebooks.Notebook book = books.getOrDefault(work.id(), EMPTY);
             List<Trials.TrialInfo> list = filmed.getOrDefault(work.id(), List.of());
             map.put(work.id(), new Standing(
                     new Progress(sheetOfAssignment.get(work.assignmentId()), book.slots(), Trials.distinct(list)),
                     list, tried.getOrDefault(work.id(), Map.of()), marked.getOrDefault(work.id(), Map.of()),
-                    book.lastEntry()));
+                    book));
         }
         return map;
     }

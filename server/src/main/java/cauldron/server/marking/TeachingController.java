@@ -2,6 +2,7 @@ package cauldron.server.marking;
 
 import cauldron.core.sheet.Sheet;
 import cauldron.server.accounts.Accounts;
+import cauldron.server.acts.Acts;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.classes.Classes;
 import cauldron.server.platform.Person;
@@ -9,6 +10,7 @@ import cauldron.server.platform.Problems;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -18,6 +20,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,17 +32,22 @@ import org.springframework.web.bind.annotation.RestController;
 /** What a teacher sees of their classes, and giving labs to them. */
 @RestController
 @RequestMapping("/api/teaching")
-class TeachingController {
+public class TeachingController {
 
-    record GivenLab(@NotNull UUID id, @NotNull String title, Instant dueAt, @NotNull Integer started,
-                    @NotNull Integer submitted, @NotNull Integer toMark) {
+    record GivenLab(@NotNull UUID id, @NotNull String title, Instant dueAt, @NotNull Integer students,
+                    @NotNull Integer started, @NotNull Integer submitted, @NotNull Integer toMark) {
     }
 
     record TaughtClass(@NotNull UUID id, @NotNull String name, @NotNull String code, @NotNull Integer students,
-                       @NotNull List<GivenLab> labs) {
+                       @NotNull Boolean joinable, @NotNull Boolean archived, @NotNull List<GivenLab> labs) {
     }
 
-    record Give(@NotNull(message = "Choose a class") UUID classId, @NotNull UUID labId, Instant dueAt) {
+    /** Without a rule, work after the due time counts as late. */
+    record Give(@NotNull(message = "Choose a class") UUID classId, @NotNull UUID labId, Instant dueAt,
+                Assignments.LateRule lateRule) {
+    }
+
+    record Due(Instant dueAt, @NotNull(message = "Choose what happens after the due time") Assignments.LateRule lateRule) {
     }
 
     record Given(@NotNull UUID id) {
@@ -47,20 +56,25 @@ class TeachingController {
     /** One line of the class list. State is not-started, working or submitted. */
     record StudentLine(@NotNull UUID studentId, @NotNull String name, @NotNull String userName, UUID workId,
                        @NotNull String state, String part, @NotNull Double points, @NotNull Boolean toMark,
-                       Instant lastEntry, Instant submittedAt) {
+                       @NotNull Boolean late, Instant lastEntry, Instant submittedAt) {
     }
 
-    record ClassList(@NotNull UUID id, @NotNull String title, @NotNull String className, @NotNull String code,
-                     @NotNull Double points, Instant dueAt, @NotNull List<StudentLine> students) {
+    record ClassList(@NotNull UUID id, @NotNull String title, @NotNull UUID classId, @NotNull String className,
+                     @NotNull String code, @NotNull Double points, Instant dueAt, @NotNull Assignments.LateRule lateRule, @NotNull List<StudentLine> students) {
     }
 
+    private static final Duration FARTHEST = Duration.ofDays(36_500);
+
+    private final Acts acts;
     private final Classes classes;
     private final Assignments assignments;
     private final Marking marking;
     private final Accounts accounts;
     private final Clock clock;
 
-    TeachingController(Classes classes, Assignments assignments, Marking marking, Accounts accounts, Clock clock) {
+    TeachingController(Classes classes, Assignments assignments, Marking marking, Accounts accounts, Acts acts,
+            Clock clock) {
+        this.acts = acts;
         this.classes = classes;
         this.assignments = assignments;
         this.marking = marking;
@@ -84,21 +98,53 @@ class TeachingController {
                 if (a.classId().equals(c.id())) {
                     List<Assignments.WorkInfo> on = works.stream().filter(w -> w.assignmentId().equals(a.id())).toList();
                     List<Assignments.WorkInfo> in = on.stream().filter(w -> w.submittedAt() != null).toList();
-                    labs.add(new GivenLab(a.id(), sheets.get(a.id()).title(), a.dueAt(), on.size(), in.size(),
+                    int all = a.onlyStudent() == null ? students.getOrDefault(c.id(), Set.of()).size() : 1;
+                    labs.add(new GivenLab(a.id(), sheets.get(a.id()).title(), a.dueAt(), all, on.size(), in.size(),
                             (int) in.stream().filter(w -> standings.get(w.id()).unmarked()).count()));
                 }
             }
-            list.add(new TaughtClass(c.id(), c.name(), c.code(), students.getOrDefault(c.id(), Set.of()).size(), labs));
+            list.add(new TaughtClass(c.id(), c.name(), c.code(), students.getOrDefault(c.id(), Set.of()).size(),
+                    c.joinable(), c.archived(), labs));
         }
         return list;
     }
 
     @PostMapping("/assignments")
     Given give(@AuthenticationPrincipal Person me, @Valid @RequestBody Give form) {
-        if (form.dueAt() != null && form.dueAt().isBefore(clock.instant())) {
+        return new Given(assignments.give(me.id(), form.classId(), form.labId(), due(form.dueAt()),
+                form.lateRule() == null ? Assignments.LateRule.MARKED : form.lateRule()).id());
+    }
+
+    /** Another due time; one that lies in the past ends the work now. */
+    @PostMapping("/assignments/{id}/due")
+    @Transactional
+    public void due(@PathVariable UUID id, @AuthenticationPrincipal Person me, @Valid @RequestBody Due form) {
+        Assignments.AssignmentInfo a = assignments.due(me.id(), id, bounded(form.dueAt()), form.lateRule());
+        acts.keep(me, "changed the due time of", title(a));
+    }
+
+    @DeleteMapping("/assignments/{id}")
+    @Transactional
+    public void remove(@PathVariable UUID id, @AuthenticationPrincipal Person me) {
+        acts.keep(me, "took away", title(assignments.remove(me.id(), id)));
+    }
+
+    private String title(Assignments.AssignmentInfo a) {
+        return assignments.sheet(a).title() + ", " + classes.byId(Set.of(a.classId())).get(a.classId()).name();
+    }
+
+    private Instant due(Instant at) {
+        if (at != null && at.isBefore(clock.instant())) {
             throw Problems.invalid("dueAt", "The due time lies in the past.");
         }
-        return new Given(assignments.give(me.id(), form.classId(), form.labId(), form.dueAt()).id());
+        return bounded(at);
+    }
+
+    private Instant bounded(Instant at) {
+        if (at != null && (at.isAfter(clock.instant().plus(FARTHEST)) || at.isBefore(clock.instant().minus(FARTHEST)))) {
+            throw Problems.invalid("dueAt", "Due time: at most a hundred years from now.");
+        }
+        return at;
     }
 
     @GetMapping("/assignments/{id}")
@@ -111,21 +157,21 @@ class TeachingController {
         Map<UUID, Assignments.WorkInfo> workOf = new LinkedHashMap<>();
         works.forEach(w -> workOf.put(w.studentId(), w));
         List<StudentLine> lines = accounts.people(classes.students(Set.of(c.id())).getOrDefault(c.id(), Set.of()))
-                .values().stream().map(p -> line(p, workOf.get(p.id()), standings))
+                .values().stream().filter(p -> a.isFor(p.id())).map(p -> line(p, a, workOf.get(p.id()), standings))
                 .sorted(Comparator.comparing(StudentLine::name)).toList();
-        return new ClassList(id, sheet.title(), c.name(), c.code(), sheet.points(), a.dueAt(), lines);
+        return new ClassList(id, sheet.title(), c.id(), c.name(), c.code(), sheet.points(), a.dueAt(), a.lateRule(), lines);
     }
 
-    private static StudentLine line(Person p, Assignments.WorkInfo work, Map<UUID, Marking.Standing> standings) {
+    private StudentLine line(Person p, Assignments.AssignmentInfo a, Assignments.WorkInfo work, Map<UUID, Marking.Standing> standings) {
         if (work == null) {
-            return new StudentLine(p.id(), p.displayName(), p.userName(), null, "not-started", null, 0.0, false, null,
-                    null);
+            return new StudentLine(p.id(), p.displayName(), p.userName(), null, "not-started", null, 0.0, false, false,
+                    null, null);
         }
         Marking.Standing s = standings.get(work.id());
         boolean in = work.submittedAt() != null;
         Sheet.Part at = s.progress().at();
         return new StudentLine(p.id(), p.displayName(), p.userName(), work.id(), in ? "submitted" : "working",
-                at == null ? "all done" : at.title(), s.points(), in && s.unmarked(), s.lastEntry(), work.submittedAt());
+                at == null ? "all done" : at.title(), s.points(), in && s.unmarked(), a.late(work, clock.instant()), s.lastEntry(), work.submittedAt());
     }
 
     private Map<UUID, Sheet> sheets(List<Assignments.AssignmentInfo> given) {

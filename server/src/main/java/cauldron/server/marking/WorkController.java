@@ -1,6 +1,7 @@
 package cauldron.server.marking;
 
 import cauldron.server.accounts.Accounts;
+import cauldron.server.acts.Acts;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.platform.Person;
 import jakarta.validation.Valid;
@@ -16,6 +17,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -27,14 +29,22 @@ import org.springframework.web.bind.annotation.RestController;
 /** One student's work: for the student to do, for the teacher to read and mark. */
 @RestController
 @RequestMapping("/api/works/{workId}")
-class WorkController {
+public class WorkController {
 
     record TrialView(@NotNull UUID id, @NotNull String block, @NotNull Integer number,
                      @NotNull Map<String, Object> chosen) {
     }
 
+    record TryView(@NotNull String number, @NotNull String unit, @NotNull String verdict, @NotNull Instant at) {
+    }
+
+    /** The best try, how many more can bring points, and all of them, oldest first. */
     record TriedView(@NotNull String number, @NotNull String unit, @NotNull String verdict, @NotNull String feedback,
-                     @NotNull Double points) {
+                     @NotNull Double points, @NotNull Integer left, @NotNull List<TryView> all) {
+    }
+
+    /** What can't be read of what was stored. */
+    record UnreadableView(@NotNull String block, @NotNull String slot, @NotNull String reason) {
     }
 
     record MarkView(@NotNull Double points, @NotNull String comment) {
@@ -44,7 +54,8 @@ class WorkController {
                     @NotNull Map<String, Object> sheet, @NotNull Map<String, Map<String, Object>> notebook,
                     @NotNull List<TrialView> trials, @NotNull Map<String, TriedView> tried,
                     @NotNull Map<String, MarkView> marks, @NotNull Double points, Instant dueAt,
-                    Instant submittedAt) {
+                    Instant submittedAt, @NotNull Boolean late, @NotNull Boolean closed, @NotNull Long seen,
+                    @NotNull List<UnreadableView> unreadable) {
     }
 
     record Missing(@NotNull List<MissingItem> items) {
@@ -58,19 +69,29 @@ class WorkController {
                   @NotNull @Size(max = 40, message = "A unit has at most 40 characters") String unit) {
     }
 
-    record Checked(@NotNull String verdict, @NotNull String feedback) {
+    /** {@code left}: how many tries can still bring points. */
+    record Checked(@NotNull String verdict, @NotNull String feedback, @NotNull Integer left) {
     }
 
     record NewMark(@NotBlank String block, @NotNull(message = "Give points") Double points,
                    @NotNull @Size(max = 4000, message = "A comment has at most 4000 characters") String comment) {
     }
 
+    record Opening(@NotBlank String block) {
+    }
+
+    private static final String BEYOND = " Your tries at this question were used up before: the answer is kept, but brings"
+            + " no points until your teacher opens the question again.";
+
+    private final Acts acts;
     private final Marking marking;
     private final Assignments assignments;
     private final Accounts accounts;
     private final Clock clock;
 
-    WorkController(Marking marking, Assignments assignments, Accounts accounts, Clock clock) {
+    WorkController(Marking marking, Assignments assignments, Accounts accounts, Acts acts,
+            Clock clock) {
+        this.acts = acts;
         this.marking = marking;
         this.assignments = assignments;
         this.accounts = accounts;
@@ -83,7 +104,8 @@ class WorkController {
         Marking.Standing standing = marking.standing(opened);
         Map<String, TriedView> tried = new LinkedHashMap<>();
         standing.tried().forEach((block, t) -> tried.put(block,
-                new TriedView(t.number(), t.unit(), t.verdict(), t.feedback(), t.points())));
+                new TriedView(t.number(), t.unit(), t.verdict(), t.feedback(), t.points(), t.left(),
+                        t.all().stream().map(a -> new TryView(a.number(), a.unit(), a.verdict(), a.at())).toList())));
         Map<String, MarkView> marks = new LinkedHashMap<>();
         standing.marked().forEach((block, m) -> marks.put(block, new MarkView(m.points(), m.comment())));
         UUID student = opened.work().studentId();
@@ -91,7 +113,10 @@ class WorkController {
                 accounts.people(Set.of(student)).get(student).displayName(), opened.sheet().forStudent(),
                 standing.progress().notebook(),
                 standing.trials().stream().map(t -> new TrialView(t.id(), t.block(), t.number(), t.chosen())).toList(),
-                tried, marks, standing.points(), opened.assignment().dueAt(), opened.work().submittedAt());
+                tried, marks, standing.points(), opened.assignment().dueAt(), opened.work().submittedAt(),
+                opened.assignment().late(opened.work(), clock.instant()),
+                opened.assignment().closed(opened.work().reopenedAt(), clock.instant()), standing.book().seen(),
+                standing.book().unreadable().stream().map(u -> new UnreadableView(u.block(), u.slot(), u.reason())).toList());
     }
 
     @GetMapping("/missing")
@@ -104,7 +129,23 @@ class WorkController {
     @PostMapping("/checks")
     Checked check(@PathVariable UUID workId, @AuthenticationPrincipal Person me, @Valid @RequestBody Answer form) {
         var result = marking.check(workId, me, form.block(), form.number(), form.unit());
-        return new Checked(result.verdict().name().toLowerCase().replace('_', '-'), result.feedback());
+        return new Checked(result.result().verdict().name().toLowerCase().replace('_', '-'),
+                result.result().feedback() + (result.beyond() ? BEYOND : ""), result.left());
+    }
+
+    /** Opens a question again whose tries are used up. */
+    @PostMapping("/openings")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void open(@PathVariable UUID workId, @AuthenticationPrincipal Person me, @Valid @RequestBody Opening form) {
+        marking.open(workId, me, form.block());
+    }
+
+    /** Gives a work back to its student, to be handed in again. */
+    @PostMapping("/reopening")
+    @Transactional
+    public void reopen(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
+        UUID student = marking.reopen(workId, me).studentId();
+        acts.keep(me, "opened again the work of", accounts.people(Set.of(student)).get(student).displayName());
     }
 
     @PostMapping("/submission")

@@ -22,10 +22,19 @@ class Entry {
     private String slot;
     @JdbcTypeCode(SqlTypes.JSON)
     private Map<String, Object> value;
+    private String writer;
     private Instant clientTime;
     private Instant serverTime;
 
     protected Entry() {
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    long seq() {
+        return seq;
     }
 
     UUID workId() {

@@ -1,39 +1,64 @@
 package cauldron.server.notebooks;
 
 import cauldron.core.sheet.Block;
+import cauldron.core.sheet.NotebookReader;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
+import cauldron.core.sheet.SlotReader;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.platform.Person;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The journal and what it amounts to. */
 @Service
 public class Notebooks {
 
-    /** What a browser sends. */
-    public record NewEntry(UUID id, String block, String slot, Map<String, Object> value, Instant time) {
+    /** What a browser sends: odd until it has been read. */
+    public record NewEntry(String id, String block, String slot, Object value, String time) {
     }
 
-    /** What became of an entry; {@code reason} only where it was refused for good. */
-    public record Outcome(UUID id, boolean kept, String reason) {
+    /**
+     * What became of an entry.
+     *
+     * @param reason why it was refused for good, or null
+     * @param taken  whether its id stands for something else, so that it must be sent again under another
+     */
+    public record Outcome(String id, boolean kept, String reason, boolean taken) {
     }
 
-    /** The newest values of one work: block → slot → value. */
-    public record Notebook(Map<String, Map<String, Object>> slots, Instant lastEntry) {
+    /** What another tab or device wrote. */
+    public record News(String block, String slot, Map<String, Object> value) {
     }
 
-    private static final int LARGEST_VALUE = 262_144;
+    /** What became of a batch, and what others wrote; {@code seen} is how far the sender now knows the journal. */
+    public record Kept(List<Outcome> outcomes, long seen, List<News> news) {
+    }
+
+    /** The newest values of one work: block → slot → value, with what can't be read. */
+    public record Notebook(Map<String, Map<String, Object>> slots, List<NotebookReader.Unreadable> unreadable,
+                           Instant lastEntry, long seen) {
+
+        static final Notebook EMPTY = new Notebook(Map.of(), List.of(), null, 0);
+    }
+
+    private static final int LARGEST_VALUE = 900_000;
+    private static final int MOST_NEWS = 500;
+    private static final Instant FIRST_TIME = Instant.parse("2000-01-01T00:00:00Z");
+    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
 
     private final EntryRepository entries;
     private final Assignments assignments;
@@ -47,71 +72,205 @@ public class Notebooks {
         this.clock = clock;
     }
 
-    /** Keeps entries, each once. What the sheet doesn't allow is refused one by one, the rest is kept. */
+    /** Keeps entries of a person who needs no news of others. */
     @Transactional
     public List<Outcome> keep(UUID workId, Person student, List<NewEntry> list) {
-        Sheet sheet = assignments.openForChange(workId, student).sheet();
-        // Whether an entry is allowed hangs on nothing but the seals.
-        Map<String, Map<String, Object>> seals = new LinkedHashMap<>();
-        entries.sealed(workId).forEach(block -> seals.put(block, Map.of("seal", Map.of("sealed", true))));
-        Progress progress = new Progress(sheet, seals, Map.of());
-        List<Outcome> outcomes = new ArrayList<>();
-        for (NewEntry entry : list) {
-            String value = json.writeValueAsString(entry.value());
-            String reason = refusal(progress, entry, value);
-            if (reason == null) {
-                boolean fresh = entries.keep(entry.id(), workId, entry.block(), entry.slot(), value, entry.time(),
-                        clock.instant()) == 1;
-                if (fresh && entry.slot().equals("seal")) {
-                    seals.put(entry.block(), Map.of("seal", entry.value()));
-                }
-            }
-            outcomes.add(new Outcome(entry.id(), reason == null, reason));
-        }
-        return outcomes;
+        return keep(workId, student, list, "", Long.MAX_VALUE).outcomes();
     }
 
-    private String refusal(Progress progress, NewEntry entry, String value) {
-        Sheet.Part part;
-        try {
-            part = progress.partOf(entry.block());
-        } catch (IllegalArgumentException e) {
-            return e.getMessage();
+    /**
+     * Keeps entries, each once. What the sheet doesn't allow, and what can't be read, is refused one by one; the rest
+     * is kept. The work is held meanwhile, so handing in and sealing come before or after, never in between.
+     *
+     * @param writer the tab or device that sends
+     * @param seen   how far it knows the journal
+     */
+    @Transactional
+    public Kept keep(UUID workId, Person student, List<NewEntry> list, String writer, long seen) {
+        Assignments.Held held = assignments.hold(workId, student);
+        Map<String, Outcome> outcomes = new LinkedHashMap<>();
+        List<Map<String, Object>> good = new ArrayList<>();
+        Set<String> sealed = new LinkedHashSet<>(held.sealed());
+        List<NewEntry> resent = new ArrayList<>();
+        for (NewEntry entry : list) {
+            String id = entry == null || entry.id() == null ? "" : entry.id();
+            String reason = refusal(held.sheet(), sealed, entry);
+            if (reason == null && sealed.contains(entry.block())
+                    && held.sheet().block(entry.block()) instanceof Block.Prediction) {
+                // Only right where it is the entry that is kept already.
+                resent.add(entry);
+            } else if (reason == null && entry.slot().equals("seal") && sealing(entry)) {
+                reason = lackOfPrediction(held, workId, entry.block(), good);
+                if (reason == null) {
+                    sealed.add(entry.block());
+                }
+            }
+            if (reason != null) {
+                outcomes.put(id, new Outcome(id, false, reason, false));
+            } else if (!resent.contains(entry)) {
+                outcomes.put(id, new Outcome(id, true, null, false));
+                good.add(tree(entry));
+            }
         }
-        if (value.length() > LARGEST_VALUE) {
+        List<News> news = new ArrayList<>();
+        long now = store(workId, good, resent, outcomes, writer, seen, news);
+        sealed.removeAll(held.sealed());
+        for (String block : sealed) {
+            assignments.seal(workId, block);
+        }
+        return new Kept(List.copyOf(outcomes.values()), now, news);
+    }
+
+    private long store(UUID workId, List<Map<String, Object>> good, List<NewEntry> resent, Map<String, Outcome> outcomes,
+            String writer, long seen, List<News> news) {
+        long now = seen;
+        int others = 0;
+        Set<String> fresh = new LinkedHashSet<>();
+        if (!good.isEmpty()) {
+            long own = seen;
+            for (EntryRepository.Row row : entries.keep(workId, json.writeValueAsString(good), writer, seen, MOST_NEWS)) {
+                if (row.getFresh()) {
+                    fresh.add(row.getId().toString());
+                    own = Math.max(own, row.getSeq());
+                } else {
+                    others++;
+                    now = Math.max(now, row.getSeq());
+                    news.add(read(row));
+                }
+            }
+            // Where not all news fitted in, the rest is asked for from the last one on.
+            now = others < MOST_NEWS ? Math.max(now, own) : now;
+        }
+        List<Map<String, Object>> doubtful = new ArrayList<>();
+        good.stream().filter(e -> !fresh.contains(e.get("id"))).forEach(doubtful::add);
+        resent.forEach(e -> doubtful.add(tree(e)));
+        if (!doubtful.isEmpty()) {
+            Set<String> same = new LinkedHashSet<>();
+            entries.same(workId, json.writeValueAsString(doubtful)).forEach(id -> same.add(id.toString()));
+            Set<String> sealedOnes = new LinkedHashSet<>();
+            resent.forEach(e -> sealedOnes.add(UUID.fromString(e.id()).toString()));
+            for (Map<String, Object> e : doubtful) {
+                String id = (String) e.get("id");
+                outcomes.put(id, same.contains(id) ? new Outcome(id, true, null, false)
+                        : sealedOnes.contains(id) ? new Outcome(id, false, "A sealed prediction can't be changed.", false)
+                        : new Outcome(id, false, "This entry's number stands for another entry.", true));
+            }
+        }
+        return now;
+    }
+
+    private Map<String, Object> tree(NewEntry entry) {
+        Map<String, Object> tree = new LinkedHashMap<>();
+        tree.put("id", UUID.fromString(entry.id()).toString());
+        tree.put("block", entry.block());
+        tree.put("slot", entry.slot());
+        tree.put("value", entry.value());
+        tree.put("time", time(entry.time()).toString());
+        return tree;
+    }
+
+    /** When a device says it was; a device whose clock is lost keeps its entries all the same. */
+    private Instant time(String told) {
+        Instant now = clock.instant();
+        try {
+            Instant time = Instant.parse(told);
+            return time.isBefore(FIRST_TIME) || time.isAfter(now.plus(1, ChronoUnit.DAYS)) ? now : time;
+        } catch (RuntimeException e) {
+            return now;
+        }
+    }
+
+    private static boolean sealing(NewEntry entry) {
+        return entry.value() instanceof Map<?, ?> map && Boolean.TRUE.equals(map.get("sealed"));
+    }
+
+    @SuppressWarnings("unchecked")
+    private String refusal(Sheet sheet, Set<String> sealed, NewEntry entry) {
+        if (entry == null || entry.id() == null || entry.block() == null || entry.slot() == null) {
+            return "An entry needs id, block, slot and value.";
+        }
+        try {
+            UUID.fromString(entry.id());
+        } catch (IllegalArgumentException e) {
+            return "An entry's id is a UUID.";
+        }
+        Block block = sheet.block(entry.block());
+        if (block == null) {
+            return "This lab has no block “" + shortened(entry.block()) + "”.";
+        }
+        String fault = entry.value() instanceof Map<?, ?> map
+                ? SlotReader.fault(block, entry.slot(), (Map<String, Object>) map) : "there is no value";
+        if (fault != null) {
+            return "This can't be kept: " + fault + ".";
+        }
+        if (json.writeValueAsString(entry.value()).length() > LARGEST_VALUE) {
             return "This is too long to keep: at most " + LARGEST_VALUE + " characters.";
         }
-        if (!progress.isOpen(part.id())) {
-            return "Seal your prediction first; then “" + part.title() + "” opens.";
+        Map<String, Map<String, Object>> seals = new LinkedHashMap<>();
+        sealed.forEach(b -> seals.put(b, Map.of("seal", Map.of("sealed", true))));
+        Progress progress = new Progress(sheet, seals, Map.of());
+        Sheet.Part part = progress.partOf(entry.block());
+        return progress.isOpen(part.id()) ? null : "Seal your prediction first; then “" + part.title() + "” opens.";
+    }
+
+    private static String shortened(String text) {
+        return SlotReader.clean(text) ? text.substring(0, Math.min(40, text.length())) : "?";
+    }
+
+    /** What a prediction lacks before it can be sealed, with what came just before the seal in the same batch. */
+    @SuppressWarnings("unchecked")
+    private String lackOfPrediction(Assignments.Held held, UUID workId, String block, List<Map<String, Object>> before) {
+        NotebookReader reader = new NotebookReader(held.sheet());
+        entries.ofBlock(workId, block).forEach(e -> reader.lay(block, e.slot(), e.value()));
+        before.stream().filter(e -> block.equals(e.get("block")))
+                .forEach(e -> reader.lay(block, (String) e.get("slot"), (Map<String, Object>) e.get("value")));
+        return new Progress(held.sheet(), reader.slots(), Map.of())
+                .lackOfPrediction((Block.Prediction) held.sheet().block(block));
+    }
+
+    private News read(EntryRepository.Row row) {
+        return new News(row.getBlock(), row.getSlot(), json.readValue(row.getValue(), TREE));
+    }
+
+    /** What other tabs and devices wrote since a reader last looked. */
+    @Transactional(readOnly = true)
+    public Kept news(UUID workId, Person student, String writer, long seen) {
+        assignments.open(workId, student);
+        List<News> news = new ArrayList<>();
+        long now = seen;
+        for (EntryRepository.Row row : entries.news(workId, writer, seen, MOST_NEWS)) {
+            news.add(read(row));
+            now = row.getSeq();
         }
-        boolean sealed = progress.sheet().block(entry.block()) instanceof Block.Prediction
-                && progress.isSealed(entry.block());
-        if (sealed && entries.findById(entry.id()).isEmpty()) {
-            return "A sealed prediction can't be changed.";
-        }
-        return null;
+        return new Kept(List.of(), now, news);
     }
 
     /** What one work's journal amounts to. */
     @Transactional(readOnly = true)
-    public Notebook notebook(UUID workId) {
-        return notebooks(List.of(workId)).getOrDefault(workId, new Notebook(Map.of(), null));
+    public Notebook notebook(UUID workId, Sheet sheet) {
+        return notebooks(Map.of(workId, sheet)).getOrDefault(workId, Notebook.EMPTY);
     }
 
-    /** The same for many works in one query. */
+    /** The same for many works, each with its sheet, in one query. */
     @Transactional(readOnly = true)
-    public Map<UUID, Notebook> notebooks(Collection<UUID> workIds) {
+    public Map<UUID, Notebook> notebooks(Map<UUID, Sheet> sheets) {
         Map<UUID, Notebook> map = new LinkedHashMap<>();
-        if (workIds.isEmpty()) {
+        if (sheets.isEmpty()) {
             return map;
         }
-        for (Entry entry : entries.newest(workIds)) {
-            Notebook before = map.getOrDefault(entry.workId(), new Notebook(new LinkedHashMap<>(), null));
-            before.slots().computeIfAbsent(entry.block(), b -> new LinkedHashMap<>()).put(entry.slot(), entry.value());
-            Instant last = before.lastEntry() == null || entry.serverTime().isAfter(before.lastEntry())
-                    ? entry.serverTime() : before.lastEntry();
-            map.put(entry.workId(), new Notebook(before.slots(), last));
+        Map<UUID, NotebookReader> readers = new LinkedHashMap<>();
+        Map<UUID, Entry> last = new LinkedHashMap<>();
+        for (Entry entry : newest(sheets.keySet())) {
+            readers.computeIfAbsent(entry.workId(), w -> new NotebookReader(sheets.get(w)))
+                    .lay(entry.block(), entry.slot(), entry.value());
+            last.put(entry.workId(), entry);
         }
+        readers.forEach((work, reader) -> map.put(work, new Notebook(reader.slots(), reader.unreadable(),
+                last.get(work).serverTime(), last.get(work).seq())));
         return map;
+    }
+
+    private List<Entry> newest(Collection<UUID> works) {
+        return entries.newest(works);
     }
 }

@@ -11,7 +11,7 @@ public record Person(UUID id, String userName, String displayName, Role role)
     private static final long serialVersionUID = 1L;
 
     /** What a person may do. */
-    public enum Role { TEACHER, STUDENT }
+    public enum Role { TEACHER, STUDENT, ADMINISTRATOR }
 
     @Override
     public String getName() {

@@ -1,6 +1,7 @@
 package cauldron.server.platform;
 
 import java.net.URI;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.web.ErrorResponseException;
@@ -29,9 +30,29 @@ public final class Problems {
     }
 
     /** Too many tries in too short a time. */
-    public static ErrorResponseException tooMany() {
-        return problem(HttpStatus.TOO_MANY_REQUESTS, "too-many-tries",
-                "Too many tries. Wait a minute, then try again.");
+    public static ErrorResponseException tooMany(long seconds) {
+        long wait = Math.max(1, seconds);
+        ErrorResponseException e = problem(HttpStatus.TOO_MANY_REQUESTS, "too-many-tries",
+                "Too many tries. Wait " + wait + (wait == 1 ? " second" : " seconds") + ", then try again.");
+        e.getHeaders().set(HttpHeaders.RETRY_AFTER, Long.toString(wait));
+        return e;
+    }
+
+    /** More was sent than may be. */
+    public static ErrorResponseException tooLarge(String detail) {
+        return problem(HttpStatus.valueOf(413), "too-large", detail);
+    }
+
+    /** What the server stands on can't be reached. */
+    static ErrorResponseException unavailable(String detail) {
+        return problem(HttpStatus.SERVICE_UNAVAILABLE, "unavailable", detail);
+    }
+
+    /** The server is at its limit with work of this kind. */
+    public static ErrorResponseException busy(String detail, long seconds) {
+        ErrorResponseException e = problem(HttpStatus.TOO_MANY_REQUESTS, "busy", detail);
+        e.getHeaders().set(HttpHeaders.RETRY_AFTER, Long.toString(seconds));
+        return e;
     }
 
     /** Wrong name or secret: which of the two isn't told. */

@@ -1,5 +1,6 @@
 package cauldron.server.platform;
 
+import jakarta.servlet.DispatcherType;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -10,12 +11,17 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.session.jdbc.config.annotation.web.http.EnableJdbcHttpSession;
+import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 
 /** Who may call what, and what every answer carries. Ownership is checked in the services. */
 @Configuration
+@EnableJdbcHttpSession(maxInactiveIntervalInSeconds = 12 * 3600)
 class SecurityConfiguration {
 
     // Radix's dialogs put a <style> into the page to hold the scroll; scripts come from here only.
@@ -24,14 +30,20 @@ class SecurityConfiguration {
             + "worker-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+    SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens)
+            throws Exception {
         return http
                 .authorizeHttpRequests(r -> r
-                        .requestMatchers("/api/session", "/api/join", "/api/me", "/api/openapi.json").permitAll()
+                        // What a stream writes after its request was let in.
+                        .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR).permitAll()
+                        .requestMatchers("/api/session", "/api/join", "/api/me", "/api/enter", "/api/enter/look",
+                                "/api/openapi.json", "/health").permitAll()
+                        .requestMatchers("/api/admin/**").hasRole("ADMINISTRATOR")
+                        .requestMatchers("/api/memberships").hasRole("STUDENT")
                         .requestMatchers("/api/classes/**", "/api/labs/**", "/api/teaching/**").hasRole("TEACHER")
                         .requestMatchers("/api/**").authenticated()
                         .anyRequest().permitAll())
-                .csrf(c -> c.spa())
+                .csrf(c -> c.spa().csrfTokenRepository(tokens))
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
                 .headers(h -> h
@@ -50,6 +62,20 @@ class SecurityConfiguration {
     @Bean
     SecurityContextRepository contexts() {
         return new HttpSessionSecurityContextRepository();
+    }
+
+    /** Readable by the page, which sends it back; new at each sign-in. */
+    @Bean
+    CsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(c -> c.sameSite("Lax"));
+        return tokens;
+    }
+
+    /** A session is read in one statement, without a transaction round it. */
+    @Bean
+    TransactionOperations springSessionTransactionOperations() {
+        return TransactionOperations.withoutTransaction();
     }
 
     @Bean

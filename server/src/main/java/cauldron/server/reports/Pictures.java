@@ -12,6 +12,8 @@ final class Pictures {
 
     /** The most picture elements along a side: an A4 page at 400 dots an inch is 3300 wide. */
     static final int MOST_ACROSS = 6000;
+    /** The most in all: unpacked, each takes four bytes. */
+    static final int MOST_ELEMENTS = 12_000_000;
 
     private Pictures() {
     }
@@ -27,7 +29,8 @@ final class Pictures {
             try {
                 reader.setInput(in);
                 return reader.getFormatName().equalsIgnoreCase("png") && reader.getWidth(0) <= MOST_ACROSS
-                        && reader.getHeight(0) <= MOST_ACROSS;
+                        && reader.getHeight(0) <= MOST_ACROSS
+                        && (long) reader.getWidth(0) * reader.getHeight(0) <= MOST_ELEMENTS;
             } finally {
                 reader.dispose();
             }

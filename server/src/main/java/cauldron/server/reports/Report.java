@@ -33,6 +33,8 @@ final class Report {
     record Picture(byte[] png, String alt, String caption, List<String> words) {
     }
 
+    /** Lines of one answer that are printed. */
+    private static final int MOST_LINES = 400;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.UK);
     private static final Parser MARKDOWN = Parser.builder().build();
     private static final HtmlRenderer HTML = HtmlRenderer.builder().escapeHtml(true).sanitizeUrls(true).build();
@@ -195,7 +197,11 @@ final class Report {
             quote.addClass("soft").text("Nothing was written.");
             return;
         }
-        text.strip().lines().forEach(line -> quote.appendElement("p").text(line));
+        List<String> lines = text.strip().lines().limit(MOST_LINES + 1L).toList();
+        lines.stream().limit(MOST_LINES).forEach(line -> quote.appendElement("p").text(line));
+        if (lines.size() > MOST_LINES) {
+            quote.appendElement("p").addClass("soft").text("Only the first " + MOST_LINES + " lines are printed.");
+        }
     }
 
     private void mark(Block block, Element to) {

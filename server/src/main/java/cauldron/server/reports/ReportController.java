@@ -3,8 +3,10 @@ package cauldron.server.reports;
 import cauldron.server.accounts.Accounts;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.marking.Marking;
+import cauldron.server.platform.Desk;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
+import cauldron.server.print.PdfPrinter;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -25,6 +27,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A report of a work, for its student and for the teacher of the class. */
 @RestController
@@ -46,20 +50,24 @@ class ReportController {
     record Asked(@NotBlank @Size(max = 60) String zone, @NotNull @Size(max = 60) List<@NotNull @Valid Picture> pictures) {
     }
 
+    private final Desk desk;
     private final Assignments assignments;
     private final Marking marking;
     private final Accounts accounts;
     private final Clock clock;
 
-    ReportController(Assignments assignments, Marking marking, Accounts accounts, Clock clock) {
+    ReportController(Assignments assignments, Marking marking, Accounts accounts, JsonMapper json,
+            Clock clock) {
+        this.desk = new Desk("reports", json);
         this.assignments = assignments;
         this.marking = marking;
         this.accounts = accounts;
         this.clock = clock;
     }
 
-    @PostMapping(path = "/api/works/{workId}/report", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> report(@PathVariable UUID workId, @AuthenticationPrincipal Person me, @Valid @RequestBody Asked asked) {
+    /** The answer is lines of JSON, as a {@link Desk} writes them; the last holds the PDF in base64. */
+    @PostMapping(path = "/api/works/{workId}/report", produces = MediaType.APPLICATION_NDJSON_VALUE)
+    ResponseEntity<StreamingResponseBody> report(@PathVariable UUID workId, @AuthenticationPrincipal Person me, @Valid @RequestBody Asked asked) {
         Assignments.Opened opened = assignments.open(workId, me);
         ZoneId zone;
         try {
@@ -69,12 +77,16 @@ class ReportController {
         }
         Map<String, Report.Picture> pictures = new LinkedHashMap<>();
         for (Picture p : asked.pictures()) {
+            if (!pictures.containsKey(p.block()) && opened.sheet().block(p.block()) == null) {
+                throw Problems.invalid("pictures", "Pictures: this lab has no block “" + p.block() + "”.");
+            }
             pictures.put(p.block(), new Report.Picture(png(p.png()), p.alt(), p.caption(), p.words()));
         }
         UUID student = opened.work().studentId();
-        Report report = new Report(opened, marking.standing(opened), accounts.people(Set.of(student)).get(student).displayName(),
-                pictures, zone, clock.instant());
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(PdfPrinter.print(report.document()));
+        String name = accounts.people(Set.of(student)).get(student).displayName();
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(desk.take(() -> Map.of("pdf",
+                PdfPrinter.print(new Report(opened, marking.standing(opened), name, pictures, zone, clock.instant())
+                        .document()))));
     }
 
     /** Lets nothing through but a picture of a size that can be printed. */

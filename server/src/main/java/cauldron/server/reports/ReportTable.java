@@ -12,15 +12,19 @@ final class ReportTable {
 
     /** What fits on a score of pages; longer tables are for spreadsheets. */
     private static final int MOST_ROWS = 600;
+    /** Cells, columns and characters a cell that are printed of a table. */
+    private static final int MOST_CELLS = 12_000;
+    private static final int MOST_COLUMNS = 40;
+    private static final int LONGEST = 200;
 
     private final Block.Table block;
-    private final DataTable table;
+    private final List<DataTable.Column> columns;
     private final List<Map<String, Object>> rows;
     private final Map<String, Object> slots;
 
     ReportTable(Block.Table block, DataTable table, List<Map<String, Object>> rows, Map<String, Object> slots) {
         this.block = block;
-        this.table = table;
+        this.columns = shown(table.columns());
         this.rows = rows;
         this.slots = slots;
     }
@@ -33,9 +37,9 @@ final class ReportTable {
         Element grid = to.appendElement("table");
         Element heads = grid.appendElement("thead").appendElement("tr");
         heads.appendElement("th").text("");
-        table.columns().forEach(c -> head(c, heads.appendElement("th")));
+        columns.forEach(c -> head(c, heads.appendElement("th")));
         Element body = grid.appendElement("tbody");
-        int shown = Math.min(MOST_ROWS, rows.size());
+        int shown = Math.min(Math.min(MOST_ROWS, Math.max(1, MOST_CELLS / Math.max(1, columns.size()))), rows.size());
         for (int i = 0; i < shown; i++) {
             row(i, body);
         }
@@ -74,24 +78,29 @@ final class ReportTable {
     }
 
     private void row(int i, Element body) {
-        Map<String, Object> words = Tree.map(slots, "row/" + Tree.text(rows.get(i), "id"));
-        String out = Tree.text(words, "out", "");
-        String note = Tree.text(words, "note", "");
+        Map<String, Object> said = Tree.map(slots, "row/" + Tree.text(rows.get(i), "id"));
+        String out = Tree.text(said, "out", "");
+        String note = Tree.text(said, "note", "");
         Element tr = body.appendElement("tr");
         tr.appendElement("td").addClass("soft").text(String.valueOf(i + 1));
-        for (DataTable.Column column : table.columns()) {
+        for (DataTable.Column column : columns) {
             Element td = tr.appendElement("td");
             boolean label = Tree.text(column.spec(), "kind", "").equals("label");
             td.addClass(label ? "label" : "number");
             Element text = out.isBlank() ? td : td.appendElement("s");
-            text.text(cell(column, i));
+            String words = cell(column, i);
+            text.text(words.length() > LONGEST ? words.substring(0, LONGEST) + "…" : words);
         }
         if (!out.isBlank() || !note.isBlank()) {
             Element more = body.appendElement("tr");
             more.appendElement("td");
-            more.appendElement("td").addClass("label soft").attr("colspan", String.valueOf(table.columns().size()))
+            more.appendElement("td").addClass("label soft").attr("colspan", String.valueOf(columns.size()))
                     .text((out.isBlank() ? "" : "Row " + (i + 1) + " left out: " + out + ". ") + note);
         }
+    }
+
+    private static List<DataTable.Column> shown(List<DataTable.Column> all) {
+        return all.subList(0, Math.min(MOST_COLUMNS, all.size()));
     }
 
     private String cell(DataTable.Column column, int row) {

@@ -1,5 +1,6 @@
 package cauldron.server.spreadsheets;
 
+import cauldron.server.platform.Desk;
 import cauldron.server.platform.Problems;
 import com.github.miachm.sods.Sheet;
 import com.github.miachm.sods.SpreadSheet;
@@ -20,6 +21,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Reads spreadsheet files, and makes them: numbers as numbers, everything else as text that is never a formula. */
 @RestController
@@ -27,6 +30,12 @@ class SpreadsheetController {
 
     private static final int MOST_CELLS = 400_000;
     private static final int LONGEST_TITLE = 31;
+
+    private final Desk desk;
+
+    SpreadsheetController(JsonMapper json) {
+        this.desk = new Desk("spreadsheets", json);
+    }
 
     /** A table: headings, and rows of numbers, texts and gaps. */
     record Table(@NotNull @Size(max = 200) String title, @NotNull @Size(min = 1, max = 100) List<@NotNull @Size(max = 200) String> headings,
@@ -40,14 +49,18 @@ class SpreadsheetController {
     record BookSheet(@NotNull String name, @NotNull List<List<String>> rows) {
     }
 
-    /** Reads a file that somebody brings; nothing of it is kept. */
-    @PostMapping(path = "/api/spreadsheets/reading", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    Book read(@RequestParam @Size(max = 200) String name, InputStream body) throws IOException {
+    /**
+     * Reads a file that somebody brings; nothing of it is kept. The answer is lines of JSON, as a {@link Desk} writes
+     * them; the last holds a {@link Book}.
+     */
+    @PostMapping(path = "/api/spreadsheets/reading", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE,
+            produces = MediaType.APPLICATION_NDJSON_VALUE)
+    ResponseEntity<StreamingResponseBody> read(@RequestParam @Size(max = 200) String name, InputStream body)
+            throws IOException {
         byte[] file = body.readNBytes(SpreadsheetReading.LARGEST_FILE + 1);
-        if (file.length > SpreadsheetReading.LARGEST_FILE) {
-            throw Problems.invalid("file", "File: at most " + SpreadsheetReading.LARGEST_FILE / 1_000_000 + " MB.");
-        }
-        return new Book(SpreadsheetReading.read(name, file).stream().map(p -> new BookSheet(p.name(), p.rows())).toList());
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(desk.take(() -> new Book(
+                SpreadsheetReading.read(name, file, System::nanoTime).stream()
+                        .map(p -> new BookSheet(p.name(), p.rows())).toList())));
     }
 
     @PostMapping("/api/spreadsheets/{format}")

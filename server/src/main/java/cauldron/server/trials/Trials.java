@@ -6,14 +6,17 @@ import cauldron.core.sheet.Block;
 import cauldron.core.sheet.FilmPlan;
 import cauldron.core.sheet.Progress;
 import cauldron.server.assignments.Assignments;
-import cauldron.server.notebooks.Notebooks;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.util.Collection;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -30,22 +33,25 @@ public class Trials {
     /** The most trials for one block, so that nobody fills the database by accident. */
     private static final int MOST = 200;
 
+    /** In numbers of 16 bits: about 60 MB. */
+    private static final long FILMS_KEPT = 30_000_000;
+
+    private final Cache<String, Film> films = Caffeine.newBuilder().maximumWeight(FILMS_KEPT)
+            .weigher((String key, Film film) -> film.body().length).build();
     private final TrialRepository trials;
     private final Assignments assignments;
-    private final Notebooks notebooks;
     private final Clock clock;
 
-    Trials(TrialRepository trials, Assignments assignments, Notebooks notebooks, Clock clock) {
+    Trials(TrialRepository trials, Assignments assignments, Clock clock) {
         this.trials = trials;
         this.assignments = assignments;
-        this.notebooks = notebooks;
         this.clock = clock;
     }
 
     /** Makes a trial of what a student chose; with the same id again, gives back the one made before. */
     @Transactional
     public TrialInfo make(UUID id, UUID workId, Person student, String block, Map<String, Object> chosen) {
-        Assignments.Opened opened = assignments.openForChange(workId, student);
+        Assignments.Held held = assignments.hold(workId, student);
         Trial before = trials.findById(id).orElse(null);
         if (before != null) {
             if (!before.workId().equals(workId)) {
@@ -53,22 +59,21 @@ public class Trials {
             }
             return before.info();
         }
-        if (!(opened.sheet().block(block) instanceof Block.Films)) {
+        if (!(held.sheet().block(block) instanceof Block.Films)) {
             throw Problems.notFound("recording");
         }
-        Progress progress = new Progress(opened.sheet(), notebooks.notebook(workId).slots(), Map.of());
+        Progress progress = new Progress(held.sheet(), seals(held.sealed()), Map.of());
         if (!progress.isOpen(progress.partOf(block).id())) {
             throw Problems.conflict("not-open", "Seal your prediction first; then recordings can be made.");
         }
-        assignments.lock(workId);
         int number = trials.countByWorkIdAndBlock(workId, block) + 1;
         if (number > MOST) {
             throw Problems.conflict("too-many-trials", "There are already " + MOST + " recordings here.");
         }
-        FilmPlan plan = ((Block.Films) opened.sheet().block(block)).plan();
+        FilmPlan plan = ((Block.Films) held.sheet().block(block)).plan();
         Recipe recipe;
         try {
-            recipe = plan.recipe(chosen, opened.work().seed(), number);
+            recipe = plan.recipe(chosen, held.work().seed(), number);
         } catch (IllegalArgumentException e) {
             throw Problems.invalid("chosen", e.getMessage() + ".");
         }
@@ -77,15 +82,25 @@ public class Trials {
         return trials.save(new Trial(id, workId, block, number, names, recipe, clock.instant())).info();
     }
 
-    /** The film of a trial through one of its views, for its student or their teacher. */
-    @Transactional(readOnly = true)
+    private static Map<String, Map<String, Object>> seals(Set<String> sealed) {
+        Map<String, Map<String, Object>> map = new LinkedHashMap<>();
+        sealed.forEach(b -> map.put(b, Map.of("seal", Map.of("sealed", true))));
+        return map;
+    }
+
+    /**
+     * The film of a trial through one of its views, for its student or their teacher. Shooting takes a while, so no
+     * connection is held meanwhile, and what was shot lately is kept: a class asks for the same films again and again.
+     */
     public Film film(UUID trialId, String view, Person person) {
         Trial trial = trials.findById(trialId).orElseThrow(() -> Problems.notFound("trial"));
         FilmPlan plan = ((Block.Films) assignments.open(trial.workId(), person).sheet().block(trial.block())).plan();
         if (!view.isEmpty() && !plan.views().contains(view)) {
             throw Problems.notFound("view");
         }
-        return Film.shoot(trial.recipe(), view.isEmpty() ? plan.views().get(0) : view, plan.rate(), plan.seconds());
+        String through = view.isEmpty() ? plan.views().get(0) : view;
+        return films.get(trialId + " " + through,
+                key -> Film.shoot(trial.recipe(), through, plan.rate(), plan.seconds()));
     }
 
     /** The trials of works. */
@@ -97,7 +112,10 @@ public class Trials {
 
     /** How many different choices have been filmed for each block. */
     public static Map<String, Integer> distinct(List<TrialInfo> list) {
-        return list.stream().collect(Collectors.groupingBy(TrialInfo::block, Collectors.mapping(TrialInfo::chosen,
-                Collectors.collectingAndThen(Collectors.toSet(), java.util.Set::size))));
+        Map<String, List<Object>> chosen = new LinkedHashMap<>();
+        list.forEach(t -> chosen.computeIfAbsent(t.block(), b -> new ArrayList<>()).add(t.chosen()));
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        chosen.forEach((block, all) -> counts.put(block, Progress.distinct(all)));
+        return counts;
     }
 }

@@ -1,4 +1,4 @@
-package cauldron.server.reports;
+package cauldron.server.print;
 
 import com.openhtmltopdf.extend.FSSupplier;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
@@ -12,7 +12,7 @@ import org.jsoup.helper.W3CDom;
 import org.jsoup.nodes.Document;
 
 /** Prints a page of HTML as a PDF with its fonts in it, readable aloud (PDF/UA). Nothing is fetched from anywhere. */
-final class PdfPrinter {
+public final class PdfPrinter {
 
     private static final String HOUSE = "House";
     private static final String SIGNS = "Signs";
@@ -20,7 +20,7 @@ final class PdfPrinter {
     private PdfPrinter() {
     }
 
-    static byte[] print(Document page) {
+    public static byte[] print(Document page) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         PdfRendererBuilder builder = new PdfRendererBuilder();
         builder.useFastMode();

@@ -1,0 +1,64 @@
+package cauldron.core.sheet;
+
+import cauldron.core.Tree;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Reads a work's journal, oldest entry first, into what it amounts to: for each block its slots, each with the newest
+ * value. A value that can't be read counts as missing and is named in {@link #unreadable()}.
+ */
+public final class NotebookReader {
+
+    /** A value that can't be read, and why. */
+    public record Unreadable(String block, String slot, String reason) {
+    }
+
+    private final Sheet sheet;
+    private final Map<String, Map<String, Object>> slots = new LinkedHashMap<>();
+    private final Map<String, Unreadable> unreadable = new LinkedHashMap<>();
+
+    public NotebookReader(Sheet sheet) {
+        this.sheet = sheet;
+    }
+
+    /** Lays one entry over what came before it. */
+    public void lay(String block, String slot, Map<String, Object> value) {
+        Block found = sheet.block(block);
+        if (found == null) {
+            return;
+        }
+        if (slot.startsWith(SlotReader.EDIT) && value != null && value.get("slots") instanceof Map) {
+            // Of an edit, what can be read is taken even where the rest can't.
+            Map<String, Object> many = Tree.map(value, "slots");
+            many.forEach((one, inner) -> layOne(found, one, inner));
+        } else {
+            layOne(found, slot, value);
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private void layOne(Block block, String slot, Object value) {
+        String fault = value instanceof Map ? SlotReader.fault(block, slot, (Map<String, Object>) value)
+                : "there is no value";
+        String key = block.id() + "\n" + slot;
+        if (fault == null) {
+            slots.computeIfAbsent(block.id(), b -> new LinkedHashMap<>()).put(slot, value);
+            unreadable.remove(key);
+        } else {
+            slots.getOrDefault(block.id(), new LinkedHashMap<>()).remove(slot);
+            unreadable.put(key, new Unreadable(block.id(), slot, fault));
+        }
+    }
+
+    /** Block → slot → value. */
+    public Map<String, Map<String, Object>> slots() {
+        return slots;
+    }
+
+    public List<Unreadable> unreadable() {
+        return new ArrayList<>(unreadable.values());
+    }
+}

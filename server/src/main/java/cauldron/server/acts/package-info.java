@@ -1,0 +1,5 @@
+/** What people did with accounts and classes: who, what, when. Kept for good, read by the administrator. */
+@ApplicationModule(displayName = "Acts")
+package cauldron.server.acts;
+
+import org.springframework.modulith.ApplicationModule;

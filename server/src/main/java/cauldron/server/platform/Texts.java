@@ -1,0 +1,44 @@
+package cauldron.server.platform;
+
+import cauldron.core.sheet.SlotReader;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tools.jackson.core.JsonParser;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.deser.jdk.StringDeserializer;
+import tools.jackson.databind.module.SimpleModule;
+
+/** Texts in what is sent: one that no database can keep is refused where it is read. */
+@Configuration
+public class Texts {
+
+    @Bean
+    JsonMapperBuilderCustomizer cleanTexts() {
+        return builder -> builder.addModule(new SimpleModule("clean texts").addDeserializer(String.class, new Clean()));
+    }
+
+    private static final class Clean extends StringDeserializer {
+        @Override
+        public String deserialize(JsonParser parser, DeserializationContext context) {
+            String text = super.deserialize(parser, context);
+            if (text != null && !SlotReader.clean(text)) {
+                context.reportInputMismatch(String.class, "a text holds a character that no text can have");
+            }
+            return text;
+        }
+    }
+
+    /** Takes a text as it is and anything else as none, for lists in which one bad item mustn't spoil the others. */
+    public static final class Any extends ValueDeserializer<String> {
+        @Override
+        public String deserialize(JsonParser parser, DeserializationContext context) {
+            if (parser.currentToken().isScalarValue()) {
+                return parser.getValueAsString();
+            }
+            parser.skipChildren();
+            return null;
+        }
+    }
+}

@@ -1,0 +1,5 @@
+/** Printing pages as PDF. */
+@ApplicationModule(displayName = "Print")
+package cauldron.server.print;
+
+import org.springframework.modulith.ApplicationModule;
