@@ -1,6 +1,5 @@
 package cauldron.core.sheet;
 
-import cauldron.core.Tree;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,15 +24,16 @@ public final class NotebookReader {
     }
 
     /** Lays one entry over what came before it. */
-    public void lay(String block, String slot, Map<String, Object> value) {
+    @SuppressWarnings("unchecked")
+    public void lay(String block, String slot, Object value) {
         Block found = sheet.block(block);
         if (found == null) {
             return;
         }
-        if (slot.startsWith(SlotReader.EDIT) && value != null && value.get("slots") instanceof Map) {
+        Object many = slot.startsWith(SlotReader.EDIT) && value instanceof Map ? ((Map<?, ?>) value).get("slots") : null;
+        if (many instanceof Map) {
             // Of an edit, what can be read is taken even where the rest can't.
-            Map<String, Object> many = Tree.map(value, "slots");
-            many.forEach((one, inner) -> layOne(found, one, inner));
+            ((Map<String, Object>) many).forEach((one, inner) -> layOne(found, one, inner));
         } else {
             layOne(found, slot, value);
         }

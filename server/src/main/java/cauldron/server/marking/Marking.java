@@ -139,9 +139,10 @@ public class Marking {
 
     /** Takes a work in, even if something is missing: the student was shown what. */
     @Transactional
-    public void submit(UUID workId, Person student, Instant at) {
+    public void submit(UUID workId, Person student) {
         assignments.hold(workId, student);
-        assignments.submit(workId, at);
+        // The time is read while the work is held: all that was kept came before it.
+        assignments.submit(workId, clock.instant());
     }
 
     /** Gives a work back to its student. */

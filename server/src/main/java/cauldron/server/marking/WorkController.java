@@ -151,7 +151,7 @@ public class WorkController {
     @PostMapping("/submission")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void submit(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
-        marking.submit(workId, me, clock.instant());
+        marking.submit(workId, me);
     }
 
     @PostMapping("/marks")

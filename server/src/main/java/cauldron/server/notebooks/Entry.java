@@ -4,7 +4,6 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
-import java.util.Map;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -21,7 +20,7 @@ class Entry {
     private String block;
     private String slot;
     @JdbcTypeCode(SqlTypes.JSON)
-    private Map<String, Object> value;
+    private Object value;
     private String writer;
     private Instant clientTime;
     private Instant serverTime;
@@ -49,7 +48,8 @@ class Entry {
         return slot;
     }
 
-    Map<String, Object> value() {
+    /** What was stored: a group of fields, unless it is odd. */
+    Object value() {
         return value;
     }
 

@@ -27,7 +27,7 @@ class EntryController {
     /** Read one by one by the core, so that a bad one never stands in the way of the others. */
     record EntryForm(@NotNull @JsonDeserialize(using = Texts.Any.class) String id,
                      @NotNull @JsonDeserialize(using = Texts.Any.class) String block,
-                     @NotNull @JsonDeserialize(using = Texts.Any.class) String slot, @NotNull Object value,
+                     @NotNull @JsonDeserialize(using = Texts.Any.class) String slot, @NotNull @JsonDeserialize(using = Texts.Raw.class) Object value,
                      @NotNull @JsonDeserialize(using = Texts.Any.class) String time) {
     }
 
@@ -77,8 +77,10 @@ class EntryController {
         return told == null ? "" : told;
     }
 
+    @SuppressWarnings("unchecked")
     private static KeptView view(Notebooks.Kept kept) {
         return new KeptView(kept.outcomes().stream().map(o -> new OutcomeView(o.id(), o.kept(), o.reason(), o.taken()))
-                .toList(), kept.seen(), kept.news().stream().map(n -> new NewsView(n.block(), n.slot(), n.value())).toList());
+                .toList(), kept.seen(), kept.news().stream().filter(n -> n.value() instanceof Map)
+                .map(n -> new NewsView(n.block(), n.slot(), (Map<String, Object>) n.value())).toList());
     }
 }

@@ -20,7 +20,6 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The journal and what it amounts to. */
@@ -41,7 +40,7 @@ public class Notebooks {
     }
 
     /** What another tab or device wrote. */
-    public record News(String block, String slot, Map<String, Object> value) {
+    public record News(String block, String slot, Object value) {
     }
 
     /** What became of a batch, and what others wrote; {@code seen} is how far the sender now knows the journal. */
@@ -58,7 +57,6 @@ public class Notebooks {
     private static final int LARGEST_VALUE = 900_000;
     private static final int MOST_NEWS = 500;
     private static final Instant FIRST_TIME = Instant.parse("2000-01-01T00:00:00Z");
-    private static final TypeReference<Map<String, Object>> TREE = new TypeReference<>() { };
 
     private final EntryRepository entries;
     private final Assignments assignments;
@@ -218,18 +216,17 @@ public class Notebooks {
     }
 
     /** What a prediction lacks before it can be sealed, with what came just before the seal in the same batch. */
-    @SuppressWarnings("unchecked")
     private String lackOfPrediction(Assignments.Held held, UUID workId, String block, List<Map<String, Object>> before) {
         NotebookReader reader = new NotebookReader(held.sheet());
         entries.ofBlock(workId, block).forEach(e -> reader.lay(block, e.slot(), e.value()));
         before.stream().filter(e -> block.equals(e.get("block")))
-                .forEach(e -> reader.lay(block, (String) e.get("slot"), (Map<String, Object>) e.get("value")));
+                .forEach(e -> reader.lay(block, (String) e.get("slot"), e.get("value")));
         return new Progress(held.sheet(), reader.slots(), Map.of())
                 .lackOfPrediction((Block.Prediction) held.sheet().block(block));
     }
 
     private News read(EntryRepository.Row row) {
-        return new News(row.getBlock(), row.getSlot(), json.readValue(row.getValue(), TREE));
+        return new News(row.getBlock(), row.getSlot(), json.readValue(row.getValue(), Object.class));
     }
 
     /** What other tabs and devices wrote since a reader last looked. */

@@ -1,11 +1,16 @@
 package cauldron.server.platform;
 
 import cauldron.core.sheet.SlotReader;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.deser.jdk.StringDeserializer;
 import tools.jackson.databind.module.SimpleModule;
@@ -39,6 +44,29 @@ public class Texts {
             }
             parser.skipChildren();
             return null;
+        }
+    }
+
+    /** Takes any JSON as plain values, odd texts too: who reads them says what is wrong. */
+    public static final class Raw extends ValueDeserializer<Object> {
+        @Override
+        public Object deserialize(JsonParser parser, DeserializationContext context) {
+            return plain(context.readTree(parser));
+        }
+
+        private static Object plain(JsonNode node) {
+            if (node.isObject()) {
+                Map<String, Object> map = new LinkedHashMap<>();
+                node.properties().forEach(e -> map.put(e.getKey(), plain(e.getValue())));
+                return map;
+            }
+            if (node.isArray()) {
+                List<Object> list = new ArrayList<>();
+                node.forEach(item -> list.add(plain(item)));
+                return list;
+            }
+            return node.isNumber() ? (Object) node.numberValue() : node.isString() ? node.stringValue()
+                    : node.isBoolean() ? (Object) node.booleanValue() : null;
         }
     }
 }
