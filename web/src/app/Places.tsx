@@ -2,12 +2,17 @@ import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Catalogue } from '../classroom/Catalogue';
 import { ClassList } from '../classroom/ClassList';
+import { Enter } from '../classroom/Enter';
 import { Join } from '../classroom/Join';
 import { SignIn } from '../classroom/SignIn';
 import { StudentHome } from '../classroom/StudentHome';
 import { TeacherHome } from '../classroom/TeacherHome';
 import { useMe } from './session';
 
+// Each kind of person brings pages of their own.
+const People = lazy(() => import('../classroom/People').then((m) => ({ default: m.People })));
+const ActsPage = lazy(() => import('../classroom/ActsPage').then((m) => ({ default: m.ActsPage })));
+const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: m.Roster })));
 // The bench and the labs bring the compiled core with them; the sign-in page needn't wait for it.
 const OpenBench = lazy(() => import('../bench/OpenBench'));
 const LabPreview = lazy(() => import('../sheet/LabPreview'));
@@ -21,11 +26,23 @@ export function Places() {
     return (
       <Routes>
         <Route path="/join" element={<Join />} />
+        <Route path="/enter" element={<Enter />} />
         <Route path="*" element={<SignIn />} />
       </Routes>
     );
   }
   const teacher = me.role === 'TEACHER';
+  if (me.role === 'ADMINISTRATOR') {
+    return (
+      <Suspense fallback={<p className="p-8 text-soft">Opening …</p>}>
+        <Routes>
+          <Route path="/" element={<People />} />
+          <Route path="/acts" element={<ActsPage />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
+    );
+  }
   return (
     <Suspense fallback={<p className="p-8 text-soft">Opening …</p>}>
       <Routes>
@@ -33,6 +50,7 @@ export function Places() {
         {teacher && <Route path="/catalogue" element={<Catalogue />} />}
         {teacher && <Route path="/bench/:apparatus" element={<OpenBench />} />}
         {teacher && <Route path="/labs/:labId" element={<LabPreview />} />}
+        {teacher && <Route path="/classes/:classId" element={<Roster />} />}
         {teacher && <Route path="/assignments/:assignmentId" element={<ClassList />} />}
         <Route path="/work/:workId" element={<WorkPage />} />
         <Route path="*" element={<Navigate to="/" replace />} />

@@ -1,6 +1,7 @@
-import { LogOut } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { KeyRound, LogOut } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
+import { MySecret } from '../classroom/MySecret';
 import { Button } from '../ui';
 import { useMe, useSignOut } from './session';
 
@@ -17,6 +18,7 @@ export function Mark() {
 export function Shell({ children }: { children: ReactNode }) {
   const me = useMe();
   const signOut = useSignOut();
+  const [changing, setChanging] = useState(false);
   const place = ({ isActive }: { isActive: boolean }) =>
     `rounded-house px-2 py-1 ${isActive ? 'font-bold underline decoration-copper decoration-2 underline-offset-8' : 'hover:bg-line/50'}`;
   return (
@@ -25,13 +27,16 @@ export function Shell({ children }: { children: ReactNode }) {
         <Mark />
         {me && (
           <nav aria-label="Main" className="flex gap-2">
-            <NavLink to="/" end className={place}>{me.role === 'TEACHER' ? 'Classes' : 'My labs'}</NavLink>
+            <NavLink to="/" end className={place}>{me.role === 'TEACHER' ? 'Classes' : me.role === 'ADMINISTRATOR' ? 'People' : 'My labs'}</NavLink>
+            {me.role === 'ADMINISTRATOR' && <NavLink to="/acts" className={place}>What was done</NavLink>}
             {me.role === 'TEACHER' && <NavLink to="/catalogue" className={place}>Catalogue</NavLink>}
           </nav>
         )}
         {me && (
           <div className="ml-auto flex items-center gap-3">
             <span className="text-soft">{me.displayName} · <span className="mono">{me.userName}</span></span>
+            <Button small kind="quiet" onClick={() => setChanging(true)}><KeyRound size={15} aria-hidden />My secret</Button>
+            <MySecret open={changing} onClose={() => setChanging(false)} />
             <Button small kind="quiet" onClick={signOut}><LogOut size={15} />Sign out</Button>
           </div>
         )}

@@ -4,7 +4,9 @@ import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime, isPast, timeOfDay } from '../app/dates';
 import { Shell } from '../app/Shell';
 import { Trouble } from '../ui';
+import { AssignmentSettings } from './AssignmentSettings';
 
+const RULES = { OPEN: '', MARKED: ', later counts as late', CLOSED: ', then closed' };
 const STATES = { 'not-started': 'not started', working: 'working', submitted: 'handed in' } as Record<string, string>;
 
 /** Who is where with a lab, and how many points so far. */
@@ -20,10 +22,10 @@ export function ClassList() {
       <Trouble error={error} />
       {data && (
         <>
-          <p className="text-soft"><Link to="/" className="text-indigo underline">Classes</Link> / {data.className}</p>
-          <h1 className="text-title font-bold">{data.title}</h1>
+          <p className="text-soft"><Link to="/" className="text-indigo underline">Classes</Link> / <Link to={`/classes/${data.classId}`} className="text-indigo underline">{data.className}</Link></p>
+          <div className="flex items-center gap-2"><h1 className="mr-auto text-title font-bold">{data.title}</h1><AssignmentSettings list={data} /></div>
           <p className="mb-5 text-soft">
-            {data.dueAt ? `${isPast(data.dueAt) ? 'was due' : 'due'} ${dayAndTime(data.dueAt)}` : 'no due time'} · class code <b className="mono text-ink">{data.code}</b>
+            {data.dueAt ? `${isPast(data.dueAt) ? 'was due' : 'due'} ${dayAndTime(data.dueAt)}` : 'no due time'}{data.dueAt && RULES[data.lateRule]} · class code <b className="mono text-ink">{data.code}</b>
           </p>
           {data.students.length === 0 ? (
             <p>Nobody is in this class yet. Students join at this address with the code <b className="mono">{data.code}</b>.</p>
@@ -50,6 +52,7 @@ function Line({ s, of }: { s: Schemas['StudentLine']; of: number }) {
         <span className={s.state === 'submitted' ? 'font-semibold text-verdigris' : s.state === 'working' ? '' : 'text-soft'}>
           {s.state === 'submitted' ? '● ' : s.state === 'working' ? '◐ ' : '○ '}{STATES[s.state]}
         </span>
+        {s.late && <span className="ml-2 rounded-house border border-ochre bg-wash px-1.5 text-fine">late</span>}
       </td>
       <td className="px-4">{s.part ?? ''}</td>
       <td className="px-4 text-fine text-soft">{s.submittedAt ? dayAndTime(s.submittedAt) : s.lastEntry ? timeOfDay(new Date(s.lastEntry)) : ''}</td>

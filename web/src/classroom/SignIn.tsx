@@ -26,6 +26,7 @@ export function SignIn() {
         <Trouble error={signIn.error} />
         <Button kind="main" type="submit" disabled={signIn.isPending}>Sign in</Button>
       </form>
+      <p>You have a one-time code on a slip? <Link to="/enter" className="font-semibold text-indigo underline">Enter with the code</Link></p>
       <p className="border-t pt-4">New in a class? <Link to="/join" className="font-semibold text-indigo underline">Join with a class code</Link></p>
     </main>
   );

@@ -11,6 +11,7 @@ import { Button, Dialog, Field, Trouble } from '../ui';
 export function TeacherHome() {
   const [adding, setAdding] = useState(false);
   const { data, error } = useQuery({ queryKey: ['teaching'], queryFn: () => ask(api.GET('/api/teaching/classes')), refetchInterval: 15_000 });
+  const over = data?.filter((c) => c.archived) ?? [];
   return (
     <Shell>
       <div className="mb-6 flex items-baseline justify-between">
@@ -20,8 +21,14 @@ export function TeacherHome() {
       <Trouble error={error} />
       {data?.length === 0 && <p>No class yet. Make one; students then join it with its code.</p>}
       <div className="flex flex-col gap-6">
-        {data?.map((c) => <ClassCard key={c.id} c={c} />)}
+        {data?.filter((c) => !c.archived).map((c) => <ClassCard key={c.id} c={c} />)}
       </div>
+      {over.length > 0 && (
+        <details className="mt-8">
+          <summary className="cursor-pointer text-soft">{over.length} archived {over.length === 1 ? 'class' : 'classes'}</summary>
+          <div className="mt-4 flex flex-col gap-6">{over.map((c) => <ClassCard key={c.id} c={c} />)}</div>
+        </details>
+      )}
       <NewClass open={adding} onClose={() => setAdding(false)} />
     </Shell>
   );
@@ -32,8 +39,8 @@ function ClassCard({ c }: { c: Schemas['TaughtClass'] }) {
     <section className="rounded-house border bg-sheet" aria-label={c.name}>
       <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-5 py-3">
         <h2 className="text-lead font-bold">{c.name}</h2>
-        <span className="text-soft">{c.students} {c.students === 1 ? 'student' : 'students'}</span>
-        <span className="ml-auto text-soft">class code <b className="mono text-lead text-ink">{c.code}</b></span>
+        <Link to={`/classes/${c.id}`} className="text-indigo underline underline-offset-3">{c.students} {c.students === 1 ? 'student' : 'students'}, roster</Link>
+        <span className="ml-auto text-soft">{c.archived ? 'archived' : c.joinable ? <>class code <b className="mono text-lead text-ink">{c.code}</b></> : 'joining is closed'}</span>
       </header>
       {c.labs.length === 0 ? (
         <p className="px-5 py-4">
@@ -41,14 +48,15 @@ function ClassCard({ c }: { c: Schemas['TaughtClass'] }) {
         </p>
       ) : (
         <ul>
-          {c.labs.map((lab) => <GivenLab key={lab.id} lab={lab} students={c.students} />)}
+          {c.labs.map((lab) => <GivenLab key={lab.id} lab={lab} />)}
         </ul>
       )}
     </section>
   );
 }
 
-function GivenLab({ lab, students }: { lab: Schemas['GivenLab']; students: number }) {
+function GivenLab({ lab }: { lab: Schemas['GivenLab'] }) {
+  const { students } = lab;
   const working = lab.started - lab.submitted;
   const waiting = students - lab.started;
   const share = (n: number) => ({ width: `${(100 * n) / Math.max(1, students)}%` });

@@ -122,6 +122,10 @@ export function lightGate(path: { values: Float64Array; n: number; interval: num
 export function compareValues(value: number, u: number, unit: string, reference: number, uReference: number, referenceUnit: string) {
   return door.compare(value, u, unit, reference, uReference, referenceUnit) as { differenceText: string; percentText: string; agree: boolean; words: string } | Failure;
 }
+/** How many of some settings differ, as the server counts them, too. */
+export function distinct(settings: unknown[]) {
+  return door.distinct(settings) as number;
+}
 export function readNumber(typed: string) {
   return door.readNumber(typed) as { value: number } | Failure;
 }

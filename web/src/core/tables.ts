@@ -62,6 +62,8 @@ export class Worked {
   constructor(private readonly door: TableDoor, readonly columns: ColumnResult[]) {}
 
   column(id: string) { return this.columns.find((c) => c.id === id); }
+  /** How many rows are complete, as handing in counts them. */
+  complete() { return this.door.complete() as number; }
   /** A fit, with the curve's heights at so many places. */
   fit(asked: FitAsked, from: number, to: number, places: number) { return this.door.fit(asked, from, to, places) as FitResult | Failure; }
   statistics(column: string) {

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { sendFile, type Schemas } from '../api/client';
+import { sendFile } from '../api/client';
 import { convert, type ColumnSpec, type TableSpec } from '../core';
 import { Button, Dialog, Select, Trouble } from '../ui';
 import { cellsOf, guessMark, guessSeparator, MARKS, SEPARATORS } from './delimited';
@@ -7,9 +7,12 @@ import { freshColumn, looksLikeHeading, readHeading, type Heading } from './head
 
 const SHOWN = 6;
 const MOST_ROWS = 10_000;
-const LARGEST = 10_000_000;
+const LARGEST = 5_000_000;
 const AWAY = '';
 const NEW = 'new';
+
+/** A sheet of a file, as the server reads it. */
+interface BookSheet { name: string; rows: string[][] }
 
 /** What a file brings into a table: new columns, and texts for columns, by their ids. */
 export interface Brought { fresh: ColumnSpec[]; cells: Record<string, string[]>; below: boolean }
@@ -27,8 +30,9 @@ export function decode(bytes: ArrayBuffer): string {
 /** What is in a file is shown first; then it is chosen which column goes where. */
 export function ImportDialog({ file, table, onBring, onClose }: { file: File; table: TableSpec; onBring: (b: Brought) => void; onClose: () => void }) {
   const [text, setText] = useState<string | null>(null);
-  const [book, setBook] = useState<Schemas['BookSheet'][] | null>(null);
+  const [book, setBook] = useState<BookSheet[] | null>(null);
   const [error, setError] = useState<unknown>(null);
+  const [place, setPlace] = useState(0);
   const [page, setPage] = useState(0);
   const [separator, setSeparator] = useState(',');
   const [mark, setMark] = useState('.');
@@ -38,10 +42,11 @@ export function ImportDialog({ file, table, onBring, onClose }: { file: File; ta
 
   useEffect(() => {
     let gone = false;
+    const leaving = new AbortController();
     const read = async () => {
       if (file.size > LARGEST) throw new Error(`File: at most ${LARGEST / 1e6} MB.`);
       if (/\.(xlsx|ods)$/i.test(file.name)) {
-        const found = (await sendFile('/api/spreadsheets/reading', file)) as Schemas['Book'];
+        const found = (await sendFile('/api/spreadsheets/reading', file, setPlace, leaving.signal)) as { sheets: BookSheet[] };
         if (!gone) setBook(found.sheets.filter((s) => s.rows.length > 0));
       } else {
         const found = decode(await file.arrayBuffer()).replace(/^\ufeff/, '');
@@ -53,7 +58,7 @@ export function ImportDialog({ file, table, onBring, onClose }: { file: File; ta
       }
     };
     read().catch((e: unknown) => { if (!gone) setError(e); });
-    return () => { gone = true; };
+    return () => { gone = true; leaving.abort(); };
   }, [file]);
 
   const lines = useMemo(() => {
@@ -101,7 +106,7 @@ export function ImportDialog({ file, table, onBring, onClose }: { file: File; ta
   return (
     <Dialog open onClose={onClose} title={`Bring in ${file.name}`} wide>
       <Trouble error={error} />
-      {!lines && !error && <p className="text-soft" role="status">Reading the file …</p>}
+      {!lines && !error && <p className="text-soft" role="status">{place > 0 ? `Waiting to be read: ${place} before you …` : 'Reading the file …'}</p>}
       {lines && lines.length === 0 && !error && <p>There is nothing in this {book ? 'sheet' : 'file'}. Choose another.</p>}
       {lines && (
         <div className="flex flex-col gap-4">

@@ -7,7 +7,7 @@ import { workOut, Worktable, type ColumnSpec } from '../core';
 import { ColumnDialog } from './ColumnDialog';
 import { GraphView } from '../graph/GraphView';
 import { Journal } from './journal';
-import { tableOf, type Cell, type NotebookTable } from './table';
+import { nextRow, tableOf, type Cell, type NotebookTable } from './table';
 import { PasteDialog } from './PasteDialog';
 import { tableOps } from './tableOps';
 import { tableText } from './tableText';
@@ -129,8 +129,9 @@ test('each change can be taken back and done again, typing in a cell as one', as
   const now = () => tableOf(journal, { id: 't', columns: start }).rows.map((r) => [r.cells.L, r.cells.t, r.out ?? '']);
   const ops = () => tableOps(tableOf(journal, { id: 't', columns: start }), seen.edits!);
   act(() => ops().paste(0, 'L', [['1', '2'], ['3', '4', 'too far'], ['5']]));
-  for (const text of ['6', '61', '61.2']) act(() => seen.edits!.apply([{ slot: 'cell/r3/t', value: { text } }], 'cell/r3/t'));
-  act(() => ops().leaveOut('r2', 'slipped'));
+  const [, second, third] = tableOf(journal, { id: 't', columns: start }).rows.map((r) => r.id);
+  for (const text of ['6', '61', '61.2']) act(() => seen.edits!.apply([{ slot: `cell/${third}/t`, value: { text } }], `cell/${third}/t`));
+  act(() => ops().leaveOut(second, 'slipped'));
   act(() => ops().moveRow(0, 2));
   expect(now()).toEqual([['3', '4', 'slipped'], ['5', '61.2', ''], ['1', '2', '']]);
   act(() => seen.edits!.undo());
@@ -153,9 +154,12 @@ test('a new row never wears the cells of a deleted one', () => {
   render(<Harness />);
   const now = () => tableOf(journal, { id: 't', columns: columns.slice(1, 3) });
   act(() => tableOps(now(), seen.edits!).paste(0, 'L', [['1'], ['2']]));
-  act(() => tableOps(now(), seen.edits!).deleteRow('r2'));
+  act(() => tableOps(now(), seen.edits!).deleteRow(now().rows[1].id));
   act(() => tableOps(now(), seen.edits!).insertRow(1));
-  expect(now().rows.map((r) => [r.id, r.cells.L])).toEqual([['r1', '1'], ['r3', '']]);
+  expect(now().rows.map((r) => [parseInt(r.id.slice(1), 10), r.cells.L])).toEqual([[1, '1'], [3, '']]);
+  // Rows of another tab have other ids, though both count from the same.
+  const elsewhere = tableOf(new Journal('w-rows', {}), { id: 't', columns: columns.slice(1, 3) });
+  expect(nextRow(elsewhere)).not.toBe(now().rows[0].id);
 });
 
 test('only cells that changed are worked out anew, and all columns stay right', () => {

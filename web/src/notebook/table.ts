@@ -8,7 +8,7 @@ export interface Reading { trial: string; frame: number; view?: string; instrume
 export interface Cell { text: string; uncertainty?: string; reading?: Reading }
 /** What is said of a row: why it is left out, and a note. */
 export interface RowWords { out?: string; note?: string }
-export type NotebookTable = TableSpec & { cells: Record<string, Cell>; /** The highest number a row ever had: a deleted row's cells must not come back with a new one. */ issued: number };
+export type NotebookTable = TableSpec & { cells: Record<string, Cell>; /** The highest number a row ever had: a deleted row's cells must not come back with a new one. */ issued: number; /** Ends the ids of rows made in this tab, so that two tabs never mean two rows by one id. */ mark?: string };
 
 /** What the sheet says of a table. */
 export interface TableBlock { id: string; columns: ColumnSpec[]; unitsAsked?: boolean; uncertaintiesHidden?: boolean }
@@ -30,16 +30,16 @@ export function tableOf(journal: Journal, { id: block, columns: start, unitsAske
     }
     return row;
   });
-  return { columns, rows, cells, unitsAsked, uncertaintiesHidden, issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0) };
+  return { columns, rows, cells, unitsAsked, uncertaintiesHidden, issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0), mark: journal.writer.slice(0, 3) };
 }
 
 function highest(order: string[], issued: number) {
-  return order.reduce((most, id) => Math.max(most, Number(id.slice(1)) || 0), issued);
+  return order.reduce((most, id) => Math.max(most, parseInt(id.slice(1), 10) || 0), issued);
 }
 
 /** A fresh row's id. */
-export function nextRow(table: Pick<NotebookTable, 'issued'>, ahead = 0) {
-  return `r${table.issued + 1 + ahead}`;
+export function nextRow(table: Pick<NotebookTable, 'issued' | 'mark'>, ahead = 0) {
+  return `r${table.issued + 1 + ahead}${table.mark ? `-${table.mark}` : ''}`;
 }
 
 /** The change that gives a table other rows. */

@@ -15,6 +15,8 @@ export interface SheetContext {
   marks: Record<string, Schemas['MarkView']>;
   /** How far a block of the notebook has come, in words. */
   progress: (block: Block) => string;
+  /** What a question still waits for before it opens, in words. */
+  lacks: (block: BlockOf<'number'>) => string;
   check: (block: string, number: string, unit: string) => Promise<Schemas['Checked']>;
   /** What a teacher sees below a block that brings points. */
   marking?: (block: BlockOf<'number'> | BlockOf<'explanation'>) => React.ReactNode;
@@ -110,6 +112,8 @@ function NumberView({ block, context }: { block: BlockOf<'number'>; context: She
   const [error, setError] = useState<unknown>(null);
   const [busy, setBusy] = useState(false);
   const shown = feedback ?? (before && before.number === answer.number && before.unit === answer.unit ? before : null);
+  const lacks = readOnly ? '' : context.lacks(block);
+  const left = feedback?.left ?? before?.left ?? block.tries;
   const write = (more: object) => { setFeedback(null); journal.write(block.id, 'answer', { ...answer, ...more }); };
   const check = async () => {
     setBusy(true);
@@ -125,11 +129,16 @@ function NumberView({ block, context }: { block: BlockOf<'number'>; context: She
   return (
     <section className="flex flex-col gap-2 border-t pt-4">
       <h3 className="font-bold">{block.prompt} <Points of={block.points} /></h3>
-      <form className="flex gap-2" onSubmit={(e) => { e.preventDefault(); void check(); }}>
+      {lacks ? <p className="text-soft">{lacks}</p> : <form className="flex gap-2" onSubmit={(e) => { e.preventDefault(); void check(); }}>
         <input aria-label="Number" placeholder="number" className={`${inputClass} mono w-28 text-right`} value={answer.number ?? ''} readOnly={readOnly} maxLength={40} onChange={(e) => write({ number: e.target.value })} />
         <input aria-label="Unit" placeholder="unit" className={`${inputClass} mono w-24`} value={answer.unit ?? ''} readOnly={readOnly} maxLength={40} onChange={(e) => write({ unit: e.target.value })} />
         {!readOnly && <Button kind="main" type="submit" disabled={busy || !answer.number}>Check</Button>}
-      </form>
+      </form>}
+      {!readOnly && !lacks && left < block.tries && (
+        <p className={`text-fine ${left === 0 ? 'text-copper' : 'text-soft'}`} data-testid="tries-left">
+          {left === 0 ? 'Your tries are used up. An answer is still kept, but brings no points until your teacher opens the question again.' : `${left} of ${block.tries} tries left.`}
+        </p>
+      )}
       <div role="status">
         {shown && (
           <p className={`rounded-house border-l-3 px-3 py-2 ${shown.verdict === 'right' ? 'border-verdigris bg-stage' : 'border-ochre bg-wash'}`} data-verdict={shown.verdict}>

@@ -11,7 +11,7 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { manifest, replay, type Manifest } from '../core';
+import { distinct, manifest, replay, type Manifest } from '../core';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import { snapPoints } from '../instruments/snap';
@@ -39,7 +39,7 @@ function seedOf(work: string) {
 
 /** How many different trials are still to be run, and what may be changed to make one. */
 function StillWanted({ block, m, trials }: { block: BlockOf<'bench'>; m: Manifest; trials: KeptTrial[] }) {
-  const made = new Set(trials.filter((t) => !t.removed).map((t) => JSON.stringify(t.settings))).size;
+  const made = distinct(trials.filter((t) => !t.removed).map((t) => t.settings));
   const missing = block.distinctTrials - made;
   if (missing <= 0 || made === 0) return null;
   const names = m.settings.filter((s) => block.open.includes(s.id)).map((s) => s.name.toLowerCase());

@@ -4,7 +4,8 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask } from '../api/client';
 import { Journal } from '../notebook/journal';
-import { Button, Dialog, Field, Select, Trouble } from '../ui';
+import { DueFields, type Due } from '../classroom/DueFields';
+import { Button, Dialog, Select, Trouble } from '../ui';
 import { BlockView, type SheetContext } from './Blocks';
 import type { Sheet } from './types';
 
@@ -20,6 +21,7 @@ export default function LabPreview() {
   const context: SheetContext = {
     journal, readOnly: true, tried: {}, marks: {},
     progress: (b) => (b.type === 'films' || b.type === 'bench' ? `${b.distinctTrials} different` : b.type === 'table' ? `${b.rows} rows` : ''),
+    lacks: () => '',
     check: () => Promise.reject(new Error('This is a preview.')),
   };
   return (
@@ -56,10 +58,10 @@ function GiveDialog({ labId, title, onClose }: { labId: string; title: string; o
   const navigate = useNavigate();
   const classes = useQuery({ queryKey: ['classes'], queryFn: () => ask(api.GET('/api/classes')) });
   const [classId, setClassId] = useState('');
-  const [due, setDue] = useState('');
+  const [due, setDue] = useState<Due>({ at: '', rule: 'MARKED' });
   const chosen = classId || classes.data?.[0]?.id || '';
   const give = useMutation({
-    mutationFn: () => ask(api.POST('/api/teaching/assignments', { body: { classId: chosen, labId, dueAt: due ? new Date(due).toISOString() : undefined } })),
+    mutationFn: () => ask(api.POST('/api/teaching/assignments', { body: { classId: chosen, labId, dueAt: due.at ? new Date(due.at).toISOString() : undefined, lateRule: due.rule } })),
     onSuccess: ({ id }) => navigate(`/assignments/${id}`),
   });
   return (
@@ -67,7 +69,7 @@ function GiveDialog({ labId, title, onClose }: { labId: string; title: string; o
       {classes.data?.length === 0 ? <p>You have no class yet. <Link to="/" className="text-indigo underline">Make one first</Link>.</p> : (
         <form className="flex flex-col gap-4" onSubmit={(e) => { e.preventDefault(); give.mutate(); }}>
           <Select label="Class" value={chosen} onChange={setClassId} options={(classes.data ?? []).map((c) => ({ id: c.id, name: `${c.name}, ${c.students} students` }))} />
-          <Field label="Due" type="datetime-local" value={due} onChange={(e) => setDue(e.target.value)} hint="Leave empty for no due time" />
+          <DueFields due={due} onChange={setDue} />
           <Trouble error={classes.error ?? give.error} />
           <Button kind="main" type="submit" disabled={!chosen || give.isPending}>Give it</Button>
         </form>

@@ -1,6 +1,6 @@
 import { FileText } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { askFile } from '../api/client';
+import { askReport } from '../api/client';
 import { save } from '../app/save';
 import { workOut } from '../core';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
@@ -23,23 +23,26 @@ interface Drawing { block: string; alt: string; caption: string; words: string[]
 export function ReportButton({ work, name, sheet, journal }: { work: string; name: string; sheet: Sheet; journal: Journal }) {
   const [making, setMaking] = useState<Drawing[] | null>(null);
   const [trouble, setTrouble] = useState('');
+  const [place, setPlace] = useState(0);
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!making) return;
+    const leaving = new AbortController();
     const make = async () => {
       // What was typed a moment ago belongs in it, too.
       if (!(await journal.settle())) throw new Error('Not everything is kept yet. Try again when it is.');
       const svgs = [...box.current!.querySelectorAll<SVGSVGElement>('[data-drawing] > svg, [data-drawing] > div > svg')];
       const pictures = [];
       for (const [i, d] of making.entries()) pictures.push({ block: d.block, alt: d.alt, caption: d.caption, words: d.words, png: await base64(await pngOf(svgs[i], '', SCALE)) });
-      save(`${name}.pdf`, '', await askFile(`/api/works/${work}/report`, { zone: Intl.DateTimeFormat().resolvedOptions().timeZone, pictures }));
+      save(`${name}.pdf`, '', await askReport(`/api/works/${work}/report`, { zone: Intl.DateTimeFormat().resolvedOptions().timeZone, pictures }, setPlace, leaving.signal));
     };
     make().catch((e: unknown) => setTrouble(e instanceof Error ? e.message : String(e))).finally(() => setMaking(null));
+    return () => leaving.abort();
   }, [making]);
   return (
     <>
       {trouble && <span role="alert" className="max-w-60 text-fine text-copper">{trouble}</span>}
-      <Button kind="quiet" disabled={!!making} title="The whole notebook as a PDF" onClick={() => { setTrouble(''); setMaking(drawings(sheet, journal)); }}><FileText size={15} aria-hidden /><span className="sr-only min-[1150px]:not-sr-only">{making ? 'Making the report …' : 'Report'}</span></Button>
+      <Button kind="quiet" disabled={!!making} title="The whole notebook as a PDF" onClick={() => { setTrouble(''); setMaking(drawings(sheet, journal)); }}><FileText size={15} aria-hidden /><span className="sr-only min-[1150px]:not-sr-only">{making ? (place > 0 ? `Waiting, ${place} before you …` : 'Making the report …') : 'Report'}</span></Button>
       {making && <div ref={box} aria-hidden className="fixed top-0 -left-[9999px]" style={{ width: SIZE.w }}>{making.map((d) => <div key={d.block} data-drawing>{d.node}</div>)}</div>}
     </>
   );

@@ -1,19 +1,23 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../app/dates';
 import { tableOf } from '../notebook/table';
-import type { Slots } from '../notebook/journal';
+import { distinct, Worktable } from '../core';
+import type { Journal, Slots } from '../notebook/journal';
 import { Button, Trouble } from '../ui';
 import { MarkForm } from '../marking/MarkForm';
+import { Reopen } from '../marking/Reopen';
+import { Tries } from '../marking/Tries';
 import { BlockView, type SheetContext } from './Blocks';
+import { JournalNotes } from './JournalNotes';
 import { KeptSign } from './KeptSign';
 import { PartNav } from './PartNav';
 import { ReportButton } from './ReportButton';
 import { SubmitDialog } from './SubmitDialog';
-import { openParts, type Block, type Sheet } from './types';
+import { openParts, type Block, type BlockOf, type Sheet } from './types';
 import { useJournal } from './useJournal';
 import { Workbench } from './Workbench';
 
@@ -33,8 +37,8 @@ export default function WorkPage() {
 
 function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const sheet = data.sheet as unknown as Sheet;
-  const readOnly = !data.own || !!data.submittedAt;
-  const journal = useJournal(data.id, data.notebook as unknown as Slots, data.own);
+  const readOnly = !data.own || !!data.submittedAt || data.closed;
+  const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
   const queries = useQueryClient();
   const sealed = (block: string) => journal.read<{ sealed?: boolean }>(block, 'seal')?.sealed === true;
   const open = openParts(sheet, sealed);
@@ -43,16 +47,29 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const [submitting, setSubmitting] = useState(false);
   useEffect(() => sessionStorage.setItem(place, String(current)), [place, current]);
 
+  const tables = useRef<Tables>(new Map());
   const part = sheet.parts[Math.min(current, sheet.parts.length - 1)];
   const refresh = () => queries.invalidateQueries({ queryKey: ['work', data.id] });
   const context: SheetContext = {
     journal, readOnly, tried: data.tried, marks: data.marks,
-    progress: (block) => progressOf(block, data, journal),
+    progress: (block) => progressOf(block, data, journal, tables.current),
+    lacks: (block) => {
+      const table = sheet.parts.flatMap((p) => p.blocks).find((b): b is BlockOf<'table'> => b.type === 'table' && b.id === block.restsOn);
+      const have = table ? completeRows(table, journal, tables.current) : 0;
+      return table && have < table.rows ? `This question opens when “${table.title}” has ${table.rows} complete rows. It has ${have}.` : '';
+    },
     async check(block, number, unit) {
       await journal.settle();
-      return ask(api.POST('/api/works/{workId}/checks', { params: { path: { workId: data.id } }, body: { block, number, unit } }));
+      const found = await ask(api.POST('/api/works/{workId}/checks', { params: { path: { workId: data.id } }, body: { block, number, unit } }));
+      void refresh();
+      return found;
     },
-    marking: data.own ? undefined : (block) => <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />,
+    marking: data.own ? undefined : (block) => (
+      <>
+        {block.type === 'number' && data.tried[block.id] && <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />}
+        <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
+      </>
+    ),
   };
   const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
   return (
@@ -62,17 +79,19 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
         <h1 className="max-w-72 truncate font-bold">{data.own ? sheet.title : <>{data.student} <span className="font-normal text-soft">· {sheet.title}</span></>}</h1>
         <PartNav parts={sheet.parts} open={open} current={current} onGo={setCurrent} />
         <div className="ml-auto flex items-center gap-3">
-          {data.own && !data.submittedAt && <KeptSign keeping={journal.kept()} />}
-          {data.submittedAt && <p className="text-right text-fine leading-tight text-verdigris">Handed in {dayAndTime(data.submittedAt)}<br /><b className="mono">{data.points}</b> of {sheet.points} points</p>}
-          {!data.own && !data.submittedAt && <p className="text-fine text-soft">read only · working</p>}
+          {data.closed && !data.submittedAt && <p className="text-right text-fine leading-tight text-copper">The due time is over:<br />this lab is closed</p>}
+          {data.own && !readOnly && <KeptSign keeping={journal.kept()} />}
+          {data.submittedAt && <p className="text-right text-fine leading-tight text-verdigris">Handed in {dayAndTime(data.submittedAt)}{data.late && ', late'}<br /><b className="mono">{data.points}</b> of {sheet.points} points</p>}
+          {!data.own && (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={refresh} />}
+          {!data.own && !data.submittedAt && !data.closed && <p className="text-fine text-soft">read only · working</p>}
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
-          {data.own && !data.submittedAt && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
+          {data.own && !readOnly && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
         </div>
       </header>
       <div className="grid min-h-0 grid-cols-[minmax(18rem,23rem)_minmax(0,1fr)]">
         <main className="flex flex-col gap-4 overflow-auto border-r bg-sheet px-5 py-4">
           <h2 className="text-lead font-bold">{part.title}</h2>
-          {journal.refused.length > 0 && <Trouble error={`Not kept: ${journal.refused.at(-1)!.reason}`} />}
+          <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
           {part.blocks.map((b) => <BlockView key={b.id} block={b} context={context} />)}
           {current + 1 < sheet.parts.length && (
             <div className="mt-auto border-t pt-3 text-right">
@@ -91,21 +110,23 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   );
 }
 
-function progressOf(block: Block, data: Schemas['WorkView'], journal: Parameters<typeof tableOf>[0]): string {
+type Tables = Map<string, Worktable>;
+
+/** Complete rows as the core counts them; each table is worked out by differences. */
+function completeRows(block: BlockOf<'table'>, journal: Journal, tables: Tables): number {
+  if (!tables.has(block.id)) tables.set(block.id, new Worktable());
+  return tables.get(block.id)!.update(tableOf(journal, block)).complete();
+}
+
+function progressOf(block: Block, data: Schemas['WorkView'], journal: Journal, tables: Tables): string {
   if (block.type === 'films') {
-    const distinct = new Set(data.trials.filter((t) => t.block === block.id).map((t) => block.choices.map((c) => t.chosen[c.id]).join()));
-    return `${distinct.size} of ${block.distinctTrials}`;
+    return `${distinct(data.trials.filter((t) => t.block === block.id).map((t) => t.chosen))} of ${block.distinctTrials}`;
   }
   if (block.type === 'bench') {
     const trials = Object.entries(journal.all()[block.id] ?? {}).filter(([slot, t]) => slot.startsWith('trial/') && !t.removed);
-    const distinct = new Set(trials.map(([, t]) => JSON.stringify(t.settings)));
-    return `${distinct.size} of ${block.distinctTrials} trials`;
+    return `${distinct(trials.map(([, t]) => t.settings ?? {}))} of ${block.distinctTrials} trials`;
   }
-  if (block.type === 'table') {
-    const table = tableOf(journal, block);
-    const full = table.rows.filter((r) => table.columns.every((c) => c.kind === 'calculated' || (r.cells[c.id] ?? '').trim() !== ''));
-    return `${full.length} of ${block.rows} rows`;
-  }
+  if (block.type === 'table') return `${completeRows(block, journal, tables)} of ${block.rows} rows`;
   if (block.type === 'graph' && !block.line) return '';
   if (block.type === 'graph') return journal.read<{ line?: boolean }>(block.id, 'view')?.line ? 'line fitted' : 'no line yet';
   return '';

@@ -14,7 +14,7 @@ export type Block =
   | { type: 'table'; id: string; title: string; columns: ColumnSpec[]; rows: number; unitsAsked: boolean; uncertaintiesHidden: boolean }
   | { type: 'bench'; id: string; apparatus: string; setup: SettingValues; open: string[]; readouts: string[]; layers: string[]; histograms: string[]; instruments: string[]; distinctTrials: number }
   | { type: 'graph'; id: string; table: string; line: boolean }
-  | { type: 'number'; id: string; prompt: string; points: number }
+  | { type: 'number'; id: string; prompt: string; points: number; tries: number; restsOn: string }
   | { type: 'explanation'; id: string; prompt: string; words: number; points: number };
 export type BlockOf<T extends Block['type']> = Extract<Block, { type: T }>;
 

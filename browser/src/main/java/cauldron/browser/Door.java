@@ -20,12 +20,12 @@ import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.UnitCheck;
 import cauldron.core.quantity.Units;
-import cauldron.core.sheet.Progress;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import cauldron.core.sheet.Progress;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.typedarrays.Float64Array;
@@ -93,6 +93,13 @@ public final class Door {
     public static JSObject placed(String apparatus, String handle, double x, double y, JSObject settings) {
         Apparatus a = Inventory.get(apparatus);
         return Trees.toJs(a.placed(handle, x, y, Settings.of(a.manifest(), Trees.mapFromJs(settings))));
+    }
+
+    /** How many of some settings differ, as handing in counts them. */
+    @JSExport
+    public static int distinct(JSObject settings) {
+        Object all = Trees.fromJs(settings);
+        return all instanceof List ? Progress.distinct((List<?>) all) : 0;
     }
 
     /** A fresh run. */

@@ -5,6 +5,7 @@ import cauldron.core.analysis.DataTable;
 import cauldron.core.analysis.Fit;
 import cauldron.core.analysis.GraphMeasures;
 import cauldron.core.analysis.TableData;
+import cauldron.core.sheet.Progress;
 import java.util.List;
 import java.util.Map;
 import org.teavm.jso.JSExport;
@@ -42,6 +43,12 @@ public final class TableDoor {
     @JSExport
     public void work() {
         table = DataTable.of(data);
+    }
+
+    /** How many rows are complete: all that is typed stands and can be read. */
+    @JSExport
+    public int complete() {
+        return Progress.completeRows(table);
     }
 
     /** What is to be said of a column as a whole: {@code {id, symbol, unit, calculated, trouble, troubleAt}}. */
