@@ -19,6 +19,7 @@ export function TeacherHome() {
         <Button onClick={() => setAdding(true)}><Plus size={16} />New class</Button>
       </div>
       <Trouble error={error} />
+      {!data && !error && <p className="text-soft">Looking through your classes …</p>}
       {data?.length === 0 && <p>No class yet. Make one; students then join it with its code.</p>}
       <div className="flex flex-col gap-6">
         {data?.filter((c) => !c.archived).map((c) => <ClassCard key={c.id} c={c} />)}

@@ -50,12 +50,12 @@ final class App {
     /** The application's own database, to know what no page may show. */
     static Connection database() throws IOException, SQLException {
         return DriverManager.getConnection("jdbc:postgresql://127.0.0.1:"
-                + Files.readString(DATA.resolve("database-port")).strip() + "/cauldron", "cauldron",
-                Files.readString(DATA.resolve("database-password")).strip());
+                + Files.readString(DATA.resolve("database-port")).strip() + "/cauldron", "cauldron_app",
+                Files.readString(DATA.resolve("application-password")).strip());
     }
 
     static String databaseAddress() throws IOException {
-        return "postgresql://cauldron:" + Files.readString(DATA.resolve("database-password")).strip() + "@127.0.0.1:"
+        return "postgresql://cauldron_app:" + Files.readString(DATA.resolve("application-password")).strip() + "@127.0.0.1:"
                 + Files.readString(DATA.resolve("database-port")).strip() + "/cauldron";
     }
 
