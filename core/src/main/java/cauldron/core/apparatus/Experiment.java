@@ -37,6 +37,14 @@ public interface Experiment {
      */
     void act(Action action, EventSink sink);
 
+    /**
+     * In which time a channel can rise and fall again, in seconds; a condition to stop at is looked for this finely.
+     * Infinite: no more finely than samples are taken.
+     */
+    default double resolution() {
+        return Double.POSITIVE_INFINITY;
+    }
+
     /** The value of a channel now, in SI; NaN where it has none yet. */
     double read(int channel);
 

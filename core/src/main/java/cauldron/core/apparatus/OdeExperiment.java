@@ -16,6 +16,8 @@ import org.hipparchus.ode.nonstiff.LutherIntegrator;
  */
 public abstract class OdeExperiment implements Experiment {
 
+    /** Steps of the grid between two looks for a condition to stop at: some eighty looks in a period. */
+    private static final int STEPS_BETWEEN_LOOKS = 5;
     private static final double TIME_ACCURACY = 1e-14;
     /** Values at the head of a snapshot: time, start of the step, settings in force. */
     private static final int HEAD = 3;
@@ -72,6 +74,11 @@ public abstract class OdeExperiment implements Experiment {
 
     /** The length of a grid step in seconds under the present law. */
     protected abstract double step();
+
+    @Override
+    public double resolution() {
+        return STEPS_BETWEEN_LOOKS * step();
+    }
 
     /** The value of a switching function in a state. */
     protected abstract double switching(int which, double[] y);

@@ -16,6 +16,10 @@ public final class Run {
     /** Part of a sample's interval to which the moment of a crossing is found. */
     private static final double ROOT_ACCURACY = 1e-10;
     private static final double SAME_INSTANT = 1e-9;
+    /** Samples gone over at a time in looking for a condition. */
+    private static final int STRETCH = 60;
+    private static final int TURN_STEPS = 40;
+    private static final double GOLDEN = 0.6180339887498949;
 
     private final Apparatus apparatus;
     private final Manifest manifest;
@@ -34,6 +38,8 @@ public final class Run {
     private final double[] sceneNow;
     private int sampleCount;
     private double head;
+    /** Where a search starts again from, or null. */
+    private Checkpoints.Checkpoint base;
 
     public Run(Apparatus apparatus, Settings settings, int seed) {
         this.apparatus = apparatus;
@@ -141,11 +147,14 @@ public final class Run {
             }
         } else if (stop instanceof StopAt.Event) {
             StopAt.Event event = (StopAt.Event) stop;
-            forward(to);
-            double at = nthAfter(from, event.kind(), event.count());
-            if (at <= to) {
-                seek(at);
-                return true;
+            // In stretches: a long way may be allowed, and what is met is often near.
+            while (experiment.time() < to) {
+                forward(Math.min(to, experiment.time() + STRETCH * manifest.interval()));
+                double at = nthAfter(from, event.kind(), event.count());
+                if (at <= experiment.time()) {
+                    seek(at);
+                    return true;
+                }
             }
             return false;
         } else if (stop instanceof StopAt.Crossing) {
@@ -180,18 +189,20 @@ public final class Run {
             return false;
         }
         StopAt.Crossing crossing = (StopAt.Crossing) stop;
-        double[] values = samples[crossing.channel()];
-        double after = experiment.read(crossing.channel()) - crossing.value();
-        double to = now;
-        for (int i = (int) Math.ceil(now / manifest.interval() - SAME_INSTANT) - 1; i >= 0; i--) {
-            double before = values[i] - crossing.value();
-            // The one it stands on, found a moment ago, doesn't count again.
-            if (before != 0 && before != after && after * before <= 0
-                    && root(crossing, i * manifest.interval(), to, before) < now - 1e-6 * manifest.interval()) {
+        // Stretch by stretch backwards, each forwards: what is gone back over has to be computed again.
+        double stretch = STRETCH * manifest.interval();
+        double clear = now - 1e-6 * manifest.interval();
+        for (double to = now; to > 0; to -= stretch) {
+            double from = Math.max(0, to - stretch);
+            double last = Double.NaN;
+            for (double at = crossing(crossing, from, Math.min(to, clear)); at < clear;
+                    at = crossing(crossing, at, Math.min(to, clear))) {
+                last = at;
+            }
+            if (!Double.isNaN(last)) {
+                seek(last);
                 return true;
             }
-            after = before;
-            to = i * manifest.interval();
         }
         seek(now);
         return false;
@@ -302,20 +313,101 @@ public final class Run {
     }
 
     private boolean toCrossing(StopAt.Crossing stop, double to) {
-        double before = experiment.time();
-        double last = experiment.read(stop.channel()) - stop.value();
-        while (before < to) {
-            double next = Math.min(to, before + manifest.interval());
-            forward(next);
-            double value = experiment.read(stop.channel()) - stop.value();
-            if (last != 0 && value != last && last * value <= 0) {
-                seek(root(stop, before, next, last));
-                return true;
-            }
-            before = next;
-            last = value;
+        double at = crossing(stop, experiment.time(), to);
+        if (Double.isNaN(at)) {
+            forward(to);
+            return false;
         }
-        return false;
+        seek(at);
+        return true;
+    }
+
+    /**
+     * The first moment after {@code from} and not after {@code to} at which a channel crosses a value; NaN if there is
+     * none. Looks finely enough for what the experiment can do, and where the channel turns back just before the value or
+     * just beyond it between two looks, into the turn. Leaves the run somewhere on the way.
+     */
+    private double crossing(StopAt.Crossing stop, double from, double to) {
+        try {
+            return look(stop, from, to);
+        } finally {
+            base = null;
+        }
+    }
+
+    private double look(StopAt.Crossing stop, double from, double to) {
+        seek(from);
+        boolean fine = experiment.resolution() < manifest.interval();
+        Checkpoints.Checkpoint here = fine ? checkpoint() : null;
+        Checkpoints.Checkpoint before = here;
+        double[] times = {Double.NaN, Double.NaN, from};
+        double[] values = {Double.NaN, Double.NaN, experiment.read(stop.channel()) - stop.value()};
+        while (times[2] < to) {
+            double look = Math.min(manifest.interval(), experiment.resolution());
+            double next = Math.min(to, times[2] + look);
+            base = before;
+            seek(next);
+            before = here;
+            here = fine ? checkpoint() : null;
+            double value = experiment.read(stop.channel()) - stop.value();
+            shift(times, next);
+            shift(values, value);
+            double turn = turn(stop, times, values);
+            if (!Double.isNaN(turn)) {
+                return root(stop, times[0], turn, values[0]);
+            }
+            seek(next);
+            if (values[1] != 0 && value != values[1] && values[1] * value <= 0) {
+                return root(stop, times[1], next, values[1]);
+            }
+        }
+        return Double.NaN;
+    }
+
+    private Checkpoints.Checkpoint checkpoint() {
+        return new Checkpoints.Checkpoint(experiment.time(), done, experiment.snapshot());
+    }
+
+    private static void shift(double[] three, double next) {
+        three[0] = three[1];
+        three[1] = three[2];
+        three[2] = next;
+    }
+
+    /** Where, between three looks on one side of the value, the channel turns beyond it; NaN if it doesn't. */
+    private double turn(StopAt.Crossing stop, double[] t, double[] f) {
+        double side = Math.signum(f[1]);
+        boolean nearest = side != 0 && side * f[0] > side * f[1] && side * f[2] >= side * f[1];
+        if (!nearest) {
+            return Double.NaN;
+        }
+        // The parabola through the three says whether it is worth looking.
+        double rise = Math.max(side * (f[0] - f[1]), side * (f[2] - f[1]));
+        if (side * f[1] > rise) {
+            return Double.NaN;
+        }
+        double low = t[0];
+        double high = t[2];
+        for (int i = 0; i < TURN_STEPS; i++) {
+            double left = high - GOLDEN * (high - low);
+            double right = low + GOLDEN * (high - low);
+            double atLeft = at(stop, left);
+            double atRight = at(stop, right);
+            if (side * atLeft <= 0 || side * atRight <= 0) {
+                return side * atLeft <= 0 ? left : right;
+            }
+            if (side * atLeft < side * atRight) {
+                high = right;
+            } else {
+                low = left;
+            }
+        }
+        return Double.NaN;
+    }
+
+    private double at(StopAt.Crossing stop, double time) {
+        seek(time);
+        return experiment.read(stop.channel()) - stop.value();
     }
 
     private double root(StopAt.Crossing stop, double from, double to, double atFrom) {
@@ -323,8 +415,7 @@ public final class Run {
         double high = to;
         double middle = 0.5 * (low + high);
         while (high - low > ROOT_ACCURACY * manifest.interval() && middle > low && middle < high) {
-            seek(middle);
-            if ((experiment.read(stop.channel()) - stop.value()) * atFrom > 0) {
+            if (at(stop, middle) * atFrom > 0) {
                 low = middle;
             } else {
                 high = middle;
@@ -365,7 +456,8 @@ public final class Run {
     }
 
     private void restoreBefore(double time) {
-        Checkpoints.Checkpoint from = checkpoints.before(time);
+        // While a crossing is narrowed down, from two looks ago rather than from far before.
+        Checkpoints.Checkpoint from = base != null && base.time() <= time ? base : checkpoints.before(time);
         experiment.restore(from.state());
         done = from.actions();
     }

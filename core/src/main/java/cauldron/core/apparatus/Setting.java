@@ -45,10 +45,16 @@ public sealed interface Setting permits Setting.Amount, Setting.Choice, Setting.
      * @param unit   the unit it is set and shown in
      * @param step   what one press of an arrow key changes
      * @param whole  only whole numbers: a count
+     * @param note   what whoever sets it should know, beside its range; may be empty
      */
     record Amount(String id, String symbol, String name, String unit, double min, double max, double step,
-                  Double initial, boolean whole, String group, boolean live, String shownWhen)
+                  Double initial, boolean whole, String group, boolean live, String shownWhen, String note)
             implements Setting {
+
+        public Amount(String id, String symbol, String name, String unit, double min, double max, double step,
+                Double initial, boolean whole, String group, boolean live, String shownWhen) {
+            this(id, symbol, name, unit, min, max, step, initial, whole, group, live, shownWhen, "");
+        }
 
         @Override
         public Object check(Object value) {
@@ -116,7 +122,7 @@ public sealed interface Setting permits Setting.Amount, Setting.Choice, Setting.
         public Map<String, Object> toTree() {
             return Tree.of("type", "amount", "id", id, "symbol", symbol, "name", name, "unit", unit, "min", min,
                     "max", max, "step", step, "initial", initial, "whole", whole, "group", group, "live", live,
-                    "shownWhen", shownWhen);
+                    "shownWhen", shownWhen, "note", note);
         }
     }
 

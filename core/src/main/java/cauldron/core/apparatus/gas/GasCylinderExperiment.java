@@ -22,9 +22,9 @@ final class GasCylinderExperiment implements Experiment {
     private static final double PICO = 1e-12;
     private static final double TICK = 1e-12;
     private static final int LONGEST_AVERAGE = 1000;
-    /** Collisions with walls, collisions of pairs, and momentum are what the gauges follow. */
-    private static final int TOTALS = 3;
-    private static final int HEAD = 9;
+    /** Collisions with walls, collisions of pairs, momentum for each area, momentum of the piston: what the gauges follow. */
+    private static final int TOTALS = 4;
+    private static final int HEAD = 10;
     /** How far beside the wall a molecule has to be drawn no more. */
     private static final double OUT_OF_SIGHT = -30e-9;
 
@@ -105,7 +105,7 @@ final class GasCylinderExperiment implements Experiment {
         relay.sink = sink;
         while (gauge.next() <= to) {
             gas.advanceTo(gauge.next(), relay);
-            gauge.tell(gas.wallHits, gas.pairHits, gas.impulse);
+            gauge.tell(gas.wallHits, gas.pairHits, gas.impulse, gas.pistonImpulse);
         }
         gas.advanceTo(to, relay);
         time = to;
@@ -205,8 +205,12 @@ final class GasCylinderExperiment implements Experiment {
                 return tag < 0 ? Double.NaN : Math.sqrt(molecules.speedSquared(tag));
             case 19:
                 return tag < 0 ? Double.NaN : molecules.xAt(tag, time);
-            default:
+            case 20:
                 return tag < 0 ? Double.NaN : molecules.yAt(tag, time);
+            case 21:
+                return gauge.rate(3, gas.pistonImpulse, time, averaging);
+            default:
+                return heat.refused;
         }
     }
 
@@ -268,7 +272,7 @@ final class GasCylinderExperiment implements Experiment {
         int moleculesAt = gaugeAt + gauge.snapshotSize();
         double[] out = new double[moleculesAt + molecules.snapshotSize()];
         double[] head = {time, inForce.mark(), partitionIn ? gas.partition() : Double.NaN, target, gas.impulse,
-            gas.pairHits, gas.wallHits, gas.work, handOn ? 1 : 0};
+            gas.pairHits, gas.wallHits, gas.work, handOn ? 1 : 0, gas.pistonImpulse};
         System.arraycopy(head, 0, out, 0, HEAD);
         piston.snapshot(out, HEAD);
         heat.snapshot(out, HEAD + Piston.SNAPSHOT);
@@ -289,6 +293,7 @@ final class GasCylinderExperiment implements Experiment {
         gas.wallHits = in[6];
         gas.work = in[7];
         handOn = in[8] != 0;
+        gas.pistonImpulse = in[9];
         piston.restore(in, HEAD);
         heat.restore(in, HEAD + Piston.SNAPSHOT);
         gauge.restore(in, gaugeAt);

@@ -27,6 +27,8 @@ final class HardSphereGas {
     }
 
     private static final int TRIES = 2000;
+    /** How near the piston comes to the partition, in metres: molecules between them need some room. */
+    static final double CLEAR_OF_PARTITION = 2e-9;
 
     final Molecules m;
     final Piston piston;
@@ -44,6 +46,8 @@ final class HardSphereGas {
     double impulse;
     double pairHits;
     double wallHits;
+    /** Momentum given to the piston, in N s. */
+    double pistonImpulse;
     /** Work done on the gas by the piston, in joules. */
     double work;
 
@@ -62,9 +66,11 @@ final class HardSphereGas {
         return piston.at(time) * height * depth;
     }
 
+    /** Area of the walls in m², without what the hole takes of them. */
     double wallArea(double time) {
         double length = piston.at(time);
-        return 2 * (height * depth + length * depth + length * height);
+        double hole = Double.isNaN(holeFrom) ? 0 : (holeTo - holeFrom) * depth;
+        return 2 * (height * depth + length * depth + length * height) - hole;
     }
 
     double partition() {
@@ -74,6 +80,7 @@ final class HardSphereGas {
     /** Puts the partition at a place, or takes it out with NaN. */
     void setPartition(double at) {
         next.partition = at;
+        piston.obstacle(now, at + CLEAR_OF_PARTITION);
         lookAround(now);
     }
 
@@ -223,6 +230,7 @@ final class HardSphereGas {
         double energy = m.energy(i);
         m.vx[i] = piston.hit(now, m.mass[m.kind[i]], before);
         work = m.energy(i) - energy + work;
+        pistonImpulse += m.mass[m.kind[i]] * (before - m.vx[i]);
         push(i, m.vx[i] - before);
         if (piston.isLoaded()) {
             pistonChanged();

@@ -15,6 +15,8 @@ final class HeatExchange {
 
     enum Mode { INSULATED, HEATER, HELD }
 
+    /** How many meetings' worth of cooling may wait for molecules that can pay it. */
+    private static final double MOST_WAITING = 20;
     /** A cooler takes at most this part of the energy of motion towards the wall at one meeting. */
     private static final double MOST_TAKEN = 0.5;
 
@@ -26,6 +28,10 @@ final class HeatExchange {
     private double owed;
     /** Heat given to the gas so far, in joules. */
     double given;
+    /** Heat that a cooler could not take, since the gas had too little left: told, never owed. */
+    double refused;
+    /** What a meeting could give lately, in joules: a mean over about twenty of them. */
+    private double payable;
 
     HeatExchange(Chance chance) {
         this.chance = chance;
@@ -34,7 +40,9 @@ final class HeatExchange {
     /** Changes what the walls do, from a time on. */
     void set(double time, Mode newMode, double watts, double kelvin) {
         owed = mode == Mode.HEATER ? owed + power * (time - powerSince) : 0;
-        if (newMode != Mode.HEATER) {
+        bound();
+        if (newMode != Mode.HEATER || watts >= 0 && owed < 0) {
+            refused = owed < 0 ? refused - owed : refused;
             owed = 0;
         }
         mode = newMode;
@@ -63,7 +71,9 @@ final class HeatExchange {
             powerSince = time;
             double has = 0.5 * m.mass[m.kind[i]] * before * before;
             double gift = owed > -MOST_TAKEN * has ? owed : -MOST_TAKEN * has;
+            payable = payable == 0 ? MOST_TAKEN * has : 0.95 * payable + 0.05 * (MOST_TAKEN * has);
             owed -= gift;
+            bound();
             given += gift;
             m.vy[i] = Math.sqrt(2 * (has + gift) / m.mass[m.kind[i]]);
         } else {
@@ -71,7 +81,16 @@ final class HeatExchange {
         }
     }
 
-    static final int SNAPSHOT = 10;
+    /** What is owed beyond a few meetings' worth will never be taken: the gas is too cold for that power. */
+    private void bound() {
+        double most = -MOST_WAITING * payable;
+        if (owed < most && payable > 0) {
+            refused = most - owed + refused;
+            owed = most;
+        }
+    }
+
+    static final int SNAPSHOT = 12;
 
     void snapshot(double[] out, int i) {
         out[i] = mode.ordinal();
@@ -80,7 +99,9 @@ final class HeatExchange {
         out[i + 3] = powerSince;
         out[i + 4] = owed;
         out[i + 5] = given;
-        System.arraycopy(chance.snapshot(), 0, out, i + 6, 4);
+        out[i + 6] = refused;
+        out[i + 7] = payable;
+        System.arraycopy(chance.snapshot(), 0, out, i + 8, 4);
     }
 
     void restore(double[] in, int i) {
@@ -90,6 +111,8 @@ final class HeatExchange {
         powerSince = in[i + 3];
         owed = in[i + 4];
         given = in[i + 5];
-        chance.restore(in, i + 6);
+        refused = in[i + 6];
+        payable = in[i + 7];
+        chance.restore(in, i + 8);
     }
 }

@@ -14,8 +14,10 @@ final class Piston {
      */
     static final double MASS = 5e-23;
 
-    private final double shortest;
+    private final double wall;
     private final double longest;
+    /** How far in it can go: to its own stop, or to the partition that stands in its way. */
+    private double shortest;
 
     private double at;
     private double speed;
@@ -29,6 +31,7 @@ final class Piston {
     /** A locked piston at a place, between two stops, in metres. */
     Piston(double at, double shortest, double longest) {
         this.at = at;
+        this.wall = shortest;
         this.shortest = shortest;
         this.longest = longest;
         this.target = at;
@@ -58,6 +61,25 @@ final class Piston {
         at = here;
         speed = now;
         since = time;
+    }
+
+    /**
+     * Puts something in its way, or takes it out.
+     *
+     * @param place how far in it can go now; NaN: to its own stop
+     */
+    void obstacle(double time, double place) {
+        double inmost = Double.isNaN(place) ? wall : Math.max(wall, place);
+        if (inmost == shortest) {
+            return;
+        }
+        shortest = inmost;
+        if (loaded) {
+            reset(time);
+            load = at <= shortest && speed <= 0 ? 0 : loadWhenFree;
+        } else if (target < shortest) {
+            drive(time, shortest, Math.abs(speed(time)));
+        }
     }
 
     /** Drives it to a place at a speed, from now on. */
@@ -160,7 +182,7 @@ final class Piston {
     }
 
     /** Length of {@link #snapshot}. */
-    static final int SNAPSHOT = 7;
+    static final int SNAPSHOT = 8;
 
     void snapshot(double[] out, int i) {
         out[i] = at;
@@ -170,6 +192,7 @@ final class Piston {
         out[i + 4] = loadWhenFree;
         out[i + 5] = loaded ? 1 : 0;
         out[i + 6] = target;
+        out[i + 7] = shortest;
     }
 
     void restore(double[] in, int i) {
@@ -180,5 +203,6 @@ final class Piston {
         loadWhenFree = in[i + 4];
         loaded = in[i + 5] != 0;
         target = in[i + 6];
+        shortest = in[i + 7];
     }
 }

@@ -24,7 +24,7 @@ public final class PropellerGlider implements Apparatus {
     static final double HOOK = -0.16;
     static final double POINTER = -0.24;
 
-    private static final Manifest MANIFEST = new Manifest("propeller-glider", 1, "Propeller glider",
+    private static final Manifest MANIFEST = new Manifest("propeller-glider", 2, "Propeller glider",
             "A glider on an air track pulls at a spring scale with its propeller; then the thread is cut.",
             List.of("force", "acceleration", "mass", "Newton's second law"), 1.0 / 120, 1, "s",
             List.of(
@@ -46,7 +46,7 @@ public final class PropellerGlider implements Apparatus {
                     new Channel("scale", "F_s", "Force on the spring scale", "N", 0, 2.5, 3, null),
                     new Channel("resultant", "F", "Resultant force", "N", 0, 2.5, 3, null),
                     new Channel("kinetic", "E_k", "Kinetic energy", "J", 0, 5, 3, Account.KINETIC),
-                    new Channel("thermal", "E_th", "Lost to the air film", "J", 0, 1, 3, Account.THERMAL),
+                    new Channel("thermal", "E_th", "Lost to air film, buffer and hand", "J", 0, 1, 3, Account.THERMAL),
                     new Channel("total", "W", "Work of the thrust since the cut", "J", 0, 5, 3, Account.TOTAL)),
             List.of(), List.of(new Manifest.EventKind("cut", "thread parted"),
                     new Manifest.EventKind("buffer", "buffer reached")),

@@ -15,10 +15,12 @@ import cauldron.core.apparatus.Settings;
  * near rest (B. W. McCormick, Aerodynamics, Aeronautics and Flight Mechanics, ch. 6), and goes with the square of the
  * rate of turning; T₀ is at rest and full throttle. The propeller takes some time to spin up. The air
  * film's drag is that of a thin viscous layer, in proportion to the speed; it doesn't rise with the load,
- * and the drag of the body in the air is left out. The buffer stops the glider for good.
+ * and the drag of the body in the air is left out. The buffer stops the glider for good. On its left the track ends where
+ * the thread is just taut: the glider goes no further, also when the throttle is cut back.
  *
- * <p>State: s (m), v (m/s), turning rate as part of full, energy lost to the air film (J) and work of
- * the thrust (J), both since the thread parted.
+ * <p>State: s (m), v (m/s), turning rate as part of full, energy lost to air film, buffer and hand (J) and work of
+ * the thrust (J), both since the thread parted. What the glider moves with when it parts counts as work done before, so
+ * that at any moment the work is what is in motion and what was lost.
  */
 final class PropellerGliderExperiment extends OdeExperiment {
 
@@ -48,7 +50,7 @@ final class PropellerGliderExperiment extends OdeExperiment {
     private boolean inHand;
 
     PropellerGliderExperiment(Manifest manifest, Settings settings) {
-        super(manifest, settings, 5, 1);
+        super(manifest, settings, 5, 2);
         apply(settings);
         parted = settings.on("cut");
         begin(new double[5]);
@@ -92,17 +94,28 @@ final class PropellerGliderExperiment extends OdeExperiment {
 
     @Override
     protected double switching(int which, double[] y) {
-        return y[0] - PropellerGlider.TRACK_END;
+        return which == 0 ? y[0] - PropellerGlider.TRACK_END : y[0];
     }
 
     @Override
     protected void switched(int which, boolean rising, double atTime, double[] y, EventSink sink) {
-        if (rising) {
+        if (which == 1) {
+            if (!rising) {
+                y[0] = 0;
+                stop(y);
+            }
+        } else if (rising) {
             y[0] = PropellerGlider.TRACK_END;
-            y[1] = 0;
+            stop(y);
             stopped = true;
             sink.event(BUFFER, atTime);
         }
+    }
+
+    /** Brings it to rest; once the thread has parted, what it had goes into the account. */
+    private void stop(double[] y) {
+        y[3] += parted ? 0.5 * mass * y[1] * y[1] : 0;
+        y[1] = 0;
     }
 
     @Override
@@ -114,6 +127,7 @@ final class PropellerGliderExperiment extends OdeExperiment {
             started = true;
         } else if (action instanceof Action.Perform && ((Action.Perform) action).act().equals("cut") && !parted) {
             parted = true;
+            y[4] = 0.5 * mass * y[1] * y[1];
             sink.event(CUT, time());
         } else if (action instanceof Action.Grab) {
             if (!parted) {
@@ -121,7 +135,7 @@ final class PropellerGliderExperiment extends OdeExperiment {
             }
             inHand = true;
             stopped = false;
-            y[1] = 0;
+            stop(y);
         } else if (action instanceof Action.Move && inHand) {
             y[0] = Math.max(0, Math.min(PropellerGlider.TRACK_END - 1e-6, ((Action.Move) action).x()));
         } else if (action instanceof Action.LetGo && inHand) {

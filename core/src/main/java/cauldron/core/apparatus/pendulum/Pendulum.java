@@ -23,7 +23,7 @@ public final class Pendulum implements Apparatus {
     private static final double[] WIDTHS = {1.15, 1.5, 1.9};
     private static final double[] FRAME_HEIGHTS = {0.35, 0.5, 0.7, 1.0, 1.4, 2.0, 2.8};
 
-    private static final Manifest MANIFEST = new Manifest("pendulum", 1, "Pendulum",
+    private static final Manifest MANIFEST = new Manifest("pendulum", 2, "Pendulum",
             "A bob on a light cord, swinging at any angle up to 90°, with air drag and friction at the pivot"
                     + " if wanted.",
             List.of("oscillation", "period", "energy", "gravity", "damping"), 1.0 / 60, 1, "s",
@@ -50,7 +50,8 @@ public final class Pendulum implements Apparatus {
                     new Channel("thermal", "E_th", "Thermal energy", "J", 0, 2, 3, Account.THERMAL),
                     new Channel("total", "E", "Total energy", "J", 0, 2, 3, Account.TOTAL),
                     new Channel("tension", "F", "Tension of the cord", "N", 0, 6, 2, null),
-                    new Channel("period", "T", "Period by beam timer", "s", 0, 4, 3, null)),
+                    new Channel("period", "T", "Period by beam timer", "s", 0, 4, 3, null),
+                    new Channel("work", "W", "Work done from outside", "J", -1, 1, 3, null)),
             List.of(), List.of(new Manifest.EventKind("highest", "highest point"),
                     new Manifest.EventKind("lowest", "lowest point")),
             List.of(new Manifest.View("side", "Side view")),

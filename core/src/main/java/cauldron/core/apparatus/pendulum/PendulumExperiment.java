@@ -17,6 +17,9 @@ import cauldron.core.instrument.BeamTimer;
  * 1.204 kg/m³ (20 °C, 101.325 kPa). Assumptions: the bob's own moment of inertia, the cord's mass and
  * drag, and buoyancy are left out. Mechanical energy taken by both losses is summed as thermal energy.
  *
+ * <p>A cord that is drawn in or let out in mid-swing pulls along itself, so m L² θ' stays; the bob's energy doesn't, and
+ * what was done to it from outside (by that, by another mass or place, by a hand) is summed as work.
+ *
  * <p>State: θ (rad), θ' (rad/s), thermal energy (J). A highest point is where θ' passes zero, a lowest
  * point where θ does.
  */
@@ -37,6 +40,8 @@ final class PendulumExperiment extends OdeExperiment {
     private double friction;
 
     private double hold;
+    /** Work done from outside, in joules. */
+    private double work;
     /** Its beam lies at the lowest point. */
     private final BeamTimer timer = new BeamTimer();
 
@@ -107,21 +112,31 @@ final class PendulumExperiment extends OdeExperiment {
     @Override
     public void act(Action action, EventSink sink) {
         double[] y = state().clone();
+        double before = mechanical(y);
+        double lengthBefore = length;
         if (action instanceof Action.Change) {
             change((Action.Change) action);
+            y[1] *= lengthBefore * lengthBefore / (length * length);
         } else if (action instanceof Action.Grab) {
             hold = IN_HAND;
             y[1] = 0;
         } else if (action instanceof Action.Move && hold == IN_HAND) {
             y[0] = Pendulum.angleTo(((Action.Move) action).x(), ((Action.Move) action).y());
         } else if (action instanceof Action.LetGo && hold == IN_HAND
-                || action instanceof Action.Perform && ((Action.Perform) action).act().equals("open-catch")) {
+                || hold == CAUGHT && action instanceof Action.Perform
+                && ((Action.Perform) action).act().equals("open-catch")) {
             hold = FREE;
         } else {
             throw new IllegalArgumentException("The pendulum can't do that now");
         }
+        work += mechanical(y) - before;
         timer.startAfresh();
         begin(y);
+    }
+
+    private double mechanical(double[] y) {
+        double half = Math.sin(y[0] / 2);
+        return 0.5 * mass * length * length * y[1] * y[1] + mass * gravity * 2 * length * half * half;
     }
 
     @Override
@@ -153,8 +168,10 @@ final class PendulumExperiment extends OdeExperiment {
                 return kinetic + potential + state()[2];
             case 8:
                 return mass * (gravity * Math.cos(theta) + length * omega * omega);
-            default:
+            case 9:
                 return timer.period();
+            default:
+                return work;
         }
     }
 
@@ -172,12 +189,13 @@ final class PendulumExperiment extends OdeExperiment {
     @Override
     protected double[] extra() {
         double[] t = timer.snapshot();
-        return new double[] {hold, t[0], t[1], t[2]};
+        return new double[] {hold, t[0], t[1], t[2], work};
     }
 
     @Override
     protected void restoreExtra(double[] e) {
         hold = e[0];
         timer.restore(e, 1);
+        work = e[4];
     }
 }

@@ -24,7 +24,7 @@ public final class HangingSpring implements Apparatus {
     private static final double WIDTH = 0.8;
     private static final double MOST_DRAWN_ASIDE = 150;
 
-    private static final Manifest MANIFEST = new Manifest("hanging-spring", 1, "Hanging spring",
+    private static final Manifest MANIFEST = new Manifest("hanging-spring", 2, "Hanging spring",
             "A mass on a spring: stretch it, let go, and watch force, energy and rhythm. Damping from none to heavy.",
             List.of("oscillation", "force", "energy", "elasticity", "damping"), 1.0 / 60, 1, "s",
             List.of(

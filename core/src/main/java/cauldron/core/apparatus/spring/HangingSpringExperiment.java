@@ -9,14 +9,15 @@ import cauldron.core.instrument.BeamTimer;
 
 /**
  * A mass m on a spring that obeys Hooke's law, with a damping force in proportion to the velocity:
- * <pre>m_eff x'' = −k x − c x' + m g,  m_eff = m + m_s/3</pre>
+ * <pre>m_eff x'' = −k x − c x' + m g</pre>
  * where x is the extension, downwards positive.
  *
- * <p>The third of the spring's mass is Rayleigh's result for a spring that stretches evenly (Lord Rayleigh,
- * The Theory of Sound, §156); its weight's own stretching of the spring is left out. The spring takes
+ * <p>A spring of mass m_s swings in its lowest mode, {@code m_eff = m_s/β²} with {@code β tan β = m_s/m} (exact for an
+ * even spring with a mass at its end: Lord Rayleigh, The Theory of Sound, §156; for a light spring it comes to m + m_s/3).
+ * Higher modes and its weight's own stretching of the spring are left out. The spring takes
  * compression as it takes tension, and no extension is too much for it. Gravitational energy counts from
  * the natural length. A hand that takes hold stops the mass; let go while it moves, the mass keeps the
- * hand's last speed. A mass that is within 0.1 µm of equilibrium and all but still is at rest from then
+ * hand's last speed. The hand reaches no further than the picture. A mass that is within 0.1 µm of equilibrium and all but still is at rest from then
  * on; what energy it had left becomes thermal.
  *
  * <p>State: x (m), x' (m/s), thermal energy (J).
@@ -27,6 +28,11 @@ final class HangingSpringExperiment extends OdeExperiment {
     /** A step is also this short a part of the damping time, so that heavy damping is followed as well. */
     private static final double PART_OF_DAMPING_TIME = 0.02;
     private static final double REST = 1e-7;
+    private static final int ROOT_HALVINGS = 60;
+    /** The hook comes no nearer to the support than this, in metres: coils have some thickness. */
+    private static final double SHORTEST = 0.03;
+    /** Part of the picture's height below the support that the hand reaches. */
+    private static final double REACH = 0.9;
     /** A hand that hasn't moved for so long, in seconds, lets go from rest. */
     private static final double STILL_HAND = 0.08;
     private static final double BRASS = 8500;
@@ -55,7 +61,7 @@ final class HangingSpringExperiment extends OdeExperiment {
     private double handSpeed;
 
     HangingSpringExperiment(Manifest manifest, Settings settings) {
-        super(manifest, settings, 3, 2);
+        super(manifest, settings, 3, 3);
         apply(settings);
         hold = settings.on("held") ? IN_HAND : FREE;
         begin(new double[] {equilibrium() + settings.amount("drawn") / 1000, 0, 0});
@@ -65,10 +71,30 @@ final class HangingSpringExperiment extends OdeExperiment {
     protected void apply(Settings settings) {
         k = HangingSpring.constant(settings);
         mass = settings.amount("mass") / 1000;
-        inertia = mass + HangingSpring.coilMass(settings) / 3;
+        inertia = inertia(mass, HangingSpring.coilMass(settings));
         damping = settings.amount("damping");
         gravity = Gravity.of(settings);
         frameHeight = HangingSpring.frameHeight(settings);
+    }
+
+    /** The mass that swings, in kilograms, for a mass at the end of a spring that has mass. */
+    static double inertia(double mass, double spring) {
+        if (spring == 0) {
+            return mass;
+        }
+        double ratio = spring / mass;
+        // Between these the left side rises from 0 without end.
+        double low = 0;
+        double high = Math.PI / 2;
+        for (int i = 0; i < ROOT_HALVINGS; i++) {
+            double middle = 0.5 * (low + high);
+            if (middle * Math.tan(middle) < ratio) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return spring / (low * high);
     }
 
     private double equilibrium() {
@@ -106,6 +132,11 @@ final class HangingSpringExperiment extends OdeExperiment {
 
     @Override
     protected double switching(int which, double[] y) {
+        if (which == 2) {
+            // Overdamped, it creeps home without passing anything: only its nearness tells.
+            double away = y[0] - equilibrium();
+            return damping > 0 && hold == FREE ? away * away + y[1] * y[1] * inertia / k - REST * REST : 1;
+        }
         return which == 0 ? y[1] : y[0] - equilibrium();
     }
 
@@ -114,12 +145,13 @@ final class HangingSpringExperiment extends OdeExperiment {
         if (which == 0) {
             y[1] = 0;
             sink.event(rising ? HIGHEST : LOWEST, atTime);
-        } else {
+        } else if (which == 1) {
             timer.cut(rising, atTime);
             sink.event(EQUILIBRIUM, atTime);
         }
         double speed = Math.abs(y[1]) * Math.sqrt(inertia / k);
-        if (damping > 0 && Math.abs(y[0] - equilibrium()) + speed < REST) {
+        boolean near = Math.abs(y[0] - equilibrium()) + speed < REST || which == 2 && !rising;
+        if (damping > 0 && hold == FREE && near) {
             double before = mechanical(y);
             y[0] = equilibrium();
             y[1] = 0;
@@ -145,7 +177,7 @@ final class HangingSpringExperiment extends OdeExperiment {
             handTime = Double.NaN;
             handSpeed = 0;
         } else if (action instanceof Action.Move && hold == IN_HAND) {
-            double x = extensionAt(((Action.Move) action).y(), mass);
+            double x = inReach(extensionAt(((Action.Move) action).y(), mass));
             double since = time() - handTime;
             if (since > 0) {
                 handSpeed = (x - y[0]) / since;
@@ -155,13 +187,20 @@ final class HangingSpringExperiment extends OdeExperiment {
         } else if (action instanceof Action.LetGo && hold == IN_HAND) {
             hold = FREE;
             y[1] = time() - handTime < STILL_HAND ? handSpeed : 0;
-        } else if (action instanceof Action.Perform && ((Action.Perform) action).act().equals("let-go")) {
+        } else if (action instanceof Action.Perform && ((Action.Perform) action).act().equals("let-go")
+                && hold == IN_HAND) {
             hold = FREE;
         } else {
             throw new IllegalArgumentException("The hanging spring can't do that now");
         }
         timer.startAfresh();
         begin(y);
+    }
+
+    private double inReach(double x) {
+        double low = SHORTEST - HangingSpring.NATURAL_LENGTH;
+        double high = extensionAt(-REACH * frameHeight, mass);
+        return Math.max(low, Math.min(high, x));
     }
 
     @Override

@@ -59,10 +59,10 @@ class HangingSpringPhysicsTest {
     }
 
     @Test
-    void theSpringsOwnMassSlowsItByRayleighsThird() {
+    void aLightSpringsOwnMassSlowsItByRayleighsThird() {
         Run run = run("spring", "stiff", "heavy", true, "mass", 100.0);
         run.advance(10, new StopAt.Event(SPRING.manifest().event("equilibrium"), 4));
-        assertThat(read(run, "period")).isCloseTo(2 * Math.PI * Math.sqrt((0.1 + 0.035 / 3) / 45), within(1e-9));
+        assertThat(read(run, "period")).isCloseTo(2 * Math.PI * Math.sqrt((0.1 + 0.035 / 3) / 45), within(5e-4));
     }
 
     @Test
