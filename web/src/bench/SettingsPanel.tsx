@@ -85,6 +85,7 @@ function Amount({ m, s, value, onChange }: { m: Manifest; s: AmountSetting; valu
           <RotateCcw size={13} />
         </button>
       </div>
+      {s.note && <p className="text-fine leading-tight text-soft">{s.note}</p>}
       <p id={`${id}-error`} role={error ? 'alert' : undefined} className="text-fine text-copper">{error}</p>
     </div>
   );

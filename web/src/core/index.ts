@@ -8,6 +8,8 @@ export type SettingValues = Record<string, SettingValue>;
 interface SettingBase { id: string; name: string; group: string; live: boolean; shownWhen: string }
 export interface AmountSetting extends SettingBase {
   type: 'amount'; symbol: string; unit: string; min: number; max: number; step: number; initial: number; whole: boolean;
+  /** What whoever sets it should know; may be empty. */
+  note: string;
 }
 export interface ChoiceSetting extends SettingBase { type: 'choice'; options: { id: string; name: string }[]; initial: string }
 export interface SwitchSetting extends SettingBase { type: 'switch'; initial: boolean }

@@ -33,6 +33,8 @@ export interface ColumnResult {
   /** A unit the student has still to find: what it is held against, and what is to be said of what was typed. */
   asked?: { due: string; hint: string };
   calculated: boolean; trouble: string | null; troubleAt: number;
+  /** What is to be said of it beside its values; empty where nothing is. */
+  note: string;
   values: Float64Array; uncertainties: Float64Array;
   text(row: number): string; sureness(row: number): string; troubleIn(row: number): string;
 }
@@ -49,7 +51,9 @@ export interface FitParameter {
 export type FromFit = FitParameter & { formula: string } | { name: string; formula: string; error: string; at: number };
 export interface FitResult {
   points: number; parameters: FitParameter[]; follows: FromFit[]; equation: string; rSquared: string; aboutZero: boolean; rms: string;
-  rows: number[]; residuals: number[]; curve: (number | null)[];
+  rows: number[]; residuals: number[];
+  /** What should be known of it, in words; empty where nothing is. */
+  note: string; curve: (number | null)[];
 }
 export interface Bins { start: number; width: number; counts: number[]; n: number; mean: number; sd: number | null; normal: number[] }
 export type Statistics = { count: number; unit: string } & Record<'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError', number | null>
@@ -132,7 +136,7 @@ export class Worktable {
       // A typed cell may say the same number in another way, and the core keeps its numbers in place.
       const same = (row: number) => c.kind === 'calculated' && old && Object.is(old.values[row], values[row]) && Object.is(old.uncertainties[row], uncertainties[row]);
       const result = {
-        ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt'>), values, uncertainties,
+        ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt' | 'note'>), values, uncertainties,
         text: (row: number) => (now.texts[row] ??= (same(row) ? old.texts[row] : undefined) ?? this.door.text(i, row)),
         sureness: (row: number) => (spec.uncertaintiesHidden ? '' : (now.sure[row] ??= (same(row) ? old.sure[row] : undefined) ?? this.door.sureness(i, row))),
         troubleIn: (row: number) => this.door.trouble(i, row),
@@ -162,5 +166,5 @@ export function seriesOf(start: string, step: string, end: string) {
 }
 /** A formula as MathML, or what is wrong with it and where. */
 export function prettyFormula(typed: string, symbols: string[]) {
-  return door.formula(typed, symbols) as { mathMl: string } | { error: string; at: number };
+  return door.formula(typed, symbols) as { mathMl: string; note: string } | { error: string; at: number };
 }

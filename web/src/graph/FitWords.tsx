@@ -22,6 +22,7 @@ export function FitWords({ fits, ...rest }: Props) {
               <button type="button" className="mr-1 rounded-house align-middle hover:bg-line/60" aria-label={`Parameters of fit ${i + 1}`} title="Parameters, and what follows from them" onClick={() => setOpen(i)}><ListTree size={14} /></button>
               <span className="font-semibold tabular-nums" style={{ color: COLOURS[(1 + i) % COLOURS.length] }}>{f.result.equation}</span>{' '}
               <span className="text-fine text-soft"><i>r</i>² = {f.result.rSquared}, {f.result.points} points</span>
+              {f.result.note && <span className="block pl-6 text-fine text-copper">{f.result.note}.</span>}
               {f.result.follows.map((q, k) => 'text' in q && q.name && <span key={k} className="block pl-6 font-semibold tabular-nums" data-testid="follows"><Symbol text={q.name} /> = {q.text}</span>)}
             </>
           ) : <span className="text-copper">{f.error}</span>}

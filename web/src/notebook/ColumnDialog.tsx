@@ -75,6 +75,7 @@ export function ColumnDialog({ column, table, onClose, onSave }: { column: Colum
           <p className="flex flex-wrap items-center gap-x-3 rounded-house bg-stage px-3 py-2" aria-live="polite">
             {pretty && 'mathMl' in pretty && <span className="text-lead"><Symbol text={made.symbol} /> = <MathText mathMl={pretty.mathMl} /></span>}
             {!result.asked && <span>Unit: <b className="mono">{result.unit || 'none, a pure number'}</b></span>}
+            {pretty && 'note' in pretty && pretty.note && <span className="text-copper">{pretty.note}</span>}
             {first && <span>first value <b className="mono">{first}</b></span>}
           </p>
         )}

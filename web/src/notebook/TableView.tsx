@@ -128,6 +128,7 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
                     </ColumnMenu>
                   )}
                   <HeadNote column={c} result={results[i]} asks={!!table.unitsAsked} hidden={!!table.uncertaintiesHidden} readOnly={readOnly} onFound={(found) => ops.setColumns(table.columns.map((o) => (o.id === c.id ? { ...c, found } : o)))} />
+                  {results[i]?.note && !table.uncertaintiesHidden && <span className="block max-w-48 text-fine font-normal text-soft">{results[i].note}</span>}
                   {results[i]?.trouble && <span role="alert" className="block max-w-48 text-fine font-normal text-copper">{results[i].trouble}</span>}
                 </th>
               ))}
@@ -145,7 +146,8 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
                   </th>
                   {table.columns.map((c, i) => {
                     if (c.kind === 'calculated' || c.kind === 'constant') {
-                      return <td key={c.id} role="gridcell" title={real && results[i] ? results[i].sureness(r) && `${results[i].sureness(r)} ${results[i].unit}` : undefined} className="mono bg-stage/60 px-1.5 text-right">{real && results[i] ? results[i].text(r) : ''}</td>;
+                      const odd = real && results[i] && !results[i].trouble ? results[i].troubleIn(r) : '';
+                      return <td key={c.id} role="gridcell" title={odd || (real && results[i] ? results[i].sureness(r) && `${results[i].sureness(r)} ${results[i].unit}` : undefined)} className={`mono bg-stage/60 px-1.5 text-right ${odd ? 'text-copper' : ''}`}>{odd ? '∞' : real && results[i] ? results[i].text(r) : ''}</td>;
                     }
                     const key = `${row.id}/${c.id}`;
                     const cell: Cell = table.cells[key] ?? { text: '' };

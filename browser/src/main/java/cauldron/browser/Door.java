@@ -155,11 +155,12 @@ public final class Door {
         return guarded(() -> Tree.of("names", Fit.parameters(typed, symbol)));
     }
 
-    /** A formula as MathML: {@code {mathMl}}, or {@code {error, at}}. */
+    /** A formula as MathML, with what should be known of it: {@code {mathMl, note}}, or {@code {error, at}}. */
     @JSExport
     public static JSObject formula(String typed, String[] symbols) {
         try {
-            return Trees.toJs(Tree.of("mathMl", Formula.parse(typed, new LinkedHashSet<>(List.of(symbols))).mathMl()));
+            Formula formula = Formula.parse(typed, new LinkedHashSet<>(List.of(symbols)));
+            return Trees.toJs(Tree.of("mathMl", formula.mathMl(), "note", formula.note() == null ? "" : formula.note()));
         } catch (FormulaException e) {
             return Trees.toJs(Tree.of("error", e.getMessage(), "at", (double) e.position()));
         }

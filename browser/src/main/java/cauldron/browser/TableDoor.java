@@ -56,7 +56,7 @@ public final class TableDoor {
     public JSObject column(int index) {
         DataTable.Column c = table.columns().get(index);
         return Trees.toJs(Tree.of("id", c.id(), "symbol", c.symbol(), "unit", c.unit().symbol(), "calculated", c.calculated(),
-                "trouble", c.trouble(), "troubleAt", (double) c.troubleAt()));
+                "trouble", c.trouble(), "troubleAt", (double) c.troubleAt(), "note", c.note() == null ? "" : c.note()));
     }
 
     /** Values of a column in its unit; NaN where there is none. */

@@ -1,7 +1,9 @@
 package cauldron.core.analysis;
 
 import cauldron.core.analysis.Evaluation.Value;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Functions that look across the rows of a column. Rows that have no number, and rows left out, are passed
@@ -9,15 +11,27 @@ import java.util.List;
  */
 final class Across {
 
-    private final int rows;
-    private final boolean[] out;
-
-    Across(int rows, boolean[] out) {
-        this.rows = rows;
-        this.out = out;
+    /** Makes something uncertain that no cell stands for, such as the scatter about a line. */
+    interface Sources {
+        /** Partials with respect to a new quantity whose standard uncertainty is given, in SI. */
+        Partials of(double uncertainty);
     }
 
-    Value of(Function f, List<Value> args) {
+    private final int rows;
+    private final boolean[] out;
+    private final Sources sources;
+    /** Gradient and height of a line at its middle, by what was typed: they are uncertain on their own. */
+    private final Map<String, Partials[]> lines = new LinkedHashMap<>();
+
+    /** @param sources or null, where uncertainties aren't asked for */
+    Across(int rows, boolean[] out, Sources sources) {
+        this.rows = rows;
+        this.out = out;
+        this.sources = sources;
+    }
+
+    /** @param typed what it works on, as text: the same line is uncertain in the same way wherever it occurs */
+    Value of(Function f, List<Value> args, String typed) {
         if (f == Function.ROW) {
             double[] n = new double[rows];
             for (int i = 0; i < rows; i++) {
@@ -41,7 +55,7 @@ final class Across {
                 return shifted(y, used, 1);
             case SLOPE:
             case INTERCEPT:
-                return line(f == Function.SLOPE, y, x, used);
+                return line(f == Function.SLOPE, y, x, used, typed);
             default:
                 return statistic(f, y, used);
         }
@@ -206,6 +220,9 @@ final class Across {
             list[k] = y.numbers()[used[k]];
         }
         Statistics s = Statistics.of(list);
+        if (f == Function.MEDIAN) {
+            return median(y, used, list, s.median());
+        }
         double[] v = new double[rows];
         java.util.Arrays.fill(v, s.named(f));
         double n = list.length;
@@ -216,7 +233,31 @@ final class Across {
         }));
     }
 
-    private Value line(boolean slope, Value y, Value x, int[] used) {
+    /** The middle value, or the mean of the two in the middle: it is as uncertain as they are. */
+    private Value median(Value y, int[] used, double[] list, double median) {
+        double[] sorted = list.clone();
+        java.util.Arrays.sort(sorted);
+        int n = sorted.length;
+        double[] weights = new double[n];
+        for (int middle : n == 0 ? new int[0] : n % 2 == 1 ? new int[] {n / 2} : new int[] {n / 2 - 1, n / 2}) {
+            int k = 0;
+            while (list[k] != sorted[middle] || weights[k] > 0) {
+                k++;
+            }
+            weights[k] += n % 2 == 1 ? 1 : 0.5;
+        }
+        double[] v = new double[rows];
+        java.util.Arrays.fill(v, median);
+        return new Value(v, gathered(y, (i, term) -> {
+            for (int k = 0; k < n; k++) {
+                if (weights[k] > 0) {
+                    term.add(used[k], weights[k]);
+                }
+            }
+        }));
+    }
+
+    private Value line(boolean slope, Value y, Value x, int[] used, String typed) {
         double[] a = new double[used.length];
         double[] b = new double[used.length];
         for (int k = 0; k < used.length; k++) {
@@ -227,9 +268,41 @@ final class Across {
         try {
             LineFit fit = LineFit.of(a, b);
             java.util.Arrays.fill(v, slope ? fit.slope() : fit.intercept());
+            return new Value(v, sources == null || used.length < 3 ? null : scatter(slope, fit, a, b, typed));
         } catch (IllegalArgumentException e) {
             // Too few points: no line, no value.
         }
         return new Value(v, null);
+    }
+
+    /**
+     * A line's uncertainty from the scatter of its points, as the fit of a line has it (N. R. Draper, H. Smith, Applied
+     * Regression Analysis, §1.4): gradient and height at the mean of x are independent of each other.
+     */
+    private Partials scatter(boolean slope, LineFit fit, double[] x, double[] y, String typed) {
+        int n = x.length;
+        double mean = 0;
+        for (double value : x) {
+            mean += value / n;
+        }
+        double spread = 0;
+        double rest = 0;
+        for (int k = 0; k < n; k++) {
+            double r = y[k] - fit.intercept() - fit.slope() * x[k];
+            spread += (x[k] - mean) * (x[k] - mean);
+            rest += r * r;
+        }
+        double s = Math.sqrt(rest / (n - 2));
+        double width = Math.sqrt(spread);
+        Partials[] own = lines.computeIfAbsent(typed,
+                t -> new Partials[] {sources.of(s / width), sources.of(s / Math.sqrt(n))});
+        if (slope) {
+            return own[0];
+        }
+        double[] across = new double[rows];
+        double[] one = new double[rows];
+        java.util.Arrays.fill(across, -mean);
+        java.util.Arrays.fill(one, 1);
+        return own[0].chain(across, own[1], one);
     }
 }

@@ -18,6 +18,9 @@ import java.util.Set;
  * Newton's until it stands. A fit counts only where it has come to rest and every parameter is determined;
  * of those the one with the least sum of squares is taken. Standard uncertainties come from the scatter with
  * n − p degrees of freedom, or, where points have uncertainties, from these.
+ *
+ * <p>No search among many hollows is exhaustive: where only one or two of the starts led to the best end, the result says that a
+ * better curve may exist; and where the parameters can hardly be told apart, how many figures that costs.
  */
 public final class CurveFit {
 
@@ -25,6 +28,9 @@ public final class CurveFit {
     private static final int TRIED = 300;
     private static final int FOLLOWED = 14;
     private static final int FEW = 4;
+    private static final int MOST_HOLLOWS = 3;
+    /** From here on a fit in doubles loses so many figures that it must be said. */
+    private static final double ENTANGLED = 1e4;
     private static final int MOST_STEPS = 2000;
     private static final double AT_REST = 1e-11;
     private static final double AT_FLOOR = 1e-8;
@@ -36,9 +42,11 @@ public final class CurveFit {
      * @param covariances   their squares, and how the parameters hang together
      * @param rms           root mean square of the residuals
      * @param rSquared      about the mean, or about zero where the model can't be moved up and down
+     * @param note          what should be known of it, in words; empty where nothing is
      */
     public record Result(List<String> names, double[] values, double[] uncertainties, double[][] covariances, int points,
-                         double sumOfSquares, double rms, double rSquared, boolean centred, double[] fitted) {
+                         double sumOfSquares, double rms, double rSquared, boolean centred, double[] fitted,
+                         String note) {
 
         /** Degrees of freedom. */
         public int freedom() {
@@ -83,10 +91,13 @@ public final class CurveFit {
      */
     public Result fit(Map<String, Double> start, boolean trusted) {
         if (model.affine.size() == names.size()) {
-            return finished(model.solveAffine(new double[names.size()], false));
+            return finished(model.solveAffine(new double[names.size()], false), "");
         }
         int share = 1 + x.length / 1000;
-        List<double[]> starts = starts(start, (trusted ? FOLLOWED : TRIED) / share);
+        // With every parameter that has to be searched for the hollows grow more.
+        int hollows = Math.min(MOST_HOLLOWS, Math.max(1, names.size() - model.affine.size() - 1));
+        int follow = trusted ? FEW * hollows : Math.max(FEW, FOLLOWED * hollows / share);
+        List<double[]> starts = starts(start, (trusted ? FOLLOWED : TRIED) * hollows / share);
         List<double[]> ranked = new ArrayList<>();
         Map<double[], Double> cost = new java.util.IdentityHashMap<>();
         for (double[] s : starts) {
@@ -103,7 +114,7 @@ public final class CurveFit {
         String reason = "No curve of this kind passes near the points";
         int followed = 0;
         for (double[] s : ranked) {
-            if (followed++ == (trusted ? FEW : Math.max(FEW, FOLLOWED / share))) {
+            if (followed++ == follow) {
                 break;
             }
             try {
@@ -116,7 +127,17 @@ public final class CurveFit {
         if (ends.isEmpty()) {
             throw new IllegalArgumentException(reason);
         }
-        return finished(chosen(ends, given));
+        return finished(chosen(ends, given), trusted || names.size() - model.affine.size() < 2 ? "" : doubt(ends));
+    }
+
+    /** Says so where the best end was met once only, and other starts led elsewhere. */
+    private static String doubt(Map<double[], Double> ends) {
+        double least = java.util.Collections.min(ends.values());
+        long best = ends.values().stream().filter(c -> c <= least * (1 + 1e-6) + 1e-300).count();
+        // Two terms that change their places lead to one end twice.
+        return best > 2 || ends.size() == 1 && least == 0 ? "" : "A better curve may exist: of " + ends.size()
+                + (ends.size() == 1 ? " search that came to an end " : " searches ") + "only " + best
+                + " ended here. Give starting values near what you expect";
     }
 
     /**
@@ -296,7 +317,21 @@ public final class CurveFit {
         return out;
     }
 
-    private Result finished(double[] at) {
+    /** How far parameters are entangled: the loss of figures is about its logarithm. */
+    private static double entangled(double[][] slopes, double[] spreads, CurveModel model) {
+        double most = 1;
+        for (int k = 0; k < spreads.length; k++) {
+            double square = 0;
+            for (int i = 0; slopes[k] != null && i < slopes[k].length; i++) {
+                double s = slopes[k][i] / model.weight(i);
+                square += s * s;
+            }
+            most = Math.max(most, spreads[k] * Math.sqrt(square));
+        }
+        return most;
+    }
+
+    private Result finished(double[] at, String doubt) {
         LeastSquares solver = model.solverAt(at);
         double[] fitted = model.evaluate(at).numbers();
         double[][] slopes = CurveModel.slopes(model.evaluate(at));
@@ -315,6 +350,10 @@ public final class CurveFit {
         }
         double scatter = weighted ? 1 : freedom > 0 ? Math.sqrt(weightedSquares / freedom) : Double.NaN;
         double[] u = solver.spreads();
+        double entangled = entangled(slopes, u, model);
+        String note = entangled > ENTANGLED ? (doubt.isEmpty() ? "" : doubt + ". ") + "The parameters can hardly be told apart by"
+                + " these points: about " + (int) Math.max(1, Math.floor(Math.log10(2e15 / (entangled * entangled)))) + " of their figures"
+                + " can be trusted. Take fewer parameters, or count x from the middle of the points" : doubt;
         double[][] covariances = solver.products();
         for (int k = 0; k < u.length; k++) {
             u[k] *= scatter;
@@ -329,7 +368,7 @@ public final class CurveFit {
             total += d * d;
         }
         return new Result(names, at, u, covariances, n, squares, Math.sqrt(squares / n), total == 0 ? 1 : 1 - weightedSquares / total, centred,
-                fitted);
+                fitted, note);
     }
 
     /** Values of the fitted curve elsewhere. */

@@ -64,6 +64,20 @@ public final class DataTable {
             return Double.isNaN(u) || Double.isNaN(values[row]) ? "" : Numbers.printWithUncertainty(values[row], u);
         }
 
+        /** What is to be said of a column beside its values, such as uncertainties that some cells lack; or null. */
+        public String note() {
+            int with = 0;
+            int without = 0;
+            for (int i = 0; i < values.length && !calculated; i++) {
+                if (!Double.isNaN(values[i])) {
+                    with += uncertainties[i] > 0 ? 1 : 0;
+                    without += uncertainties[i] > 0 ? 0 : 1;
+                }
+            }
+            return with > 0 && without > 0 ? without + (without == 1 ? " cell has" : " cells have")
+                    + " no uncertainty and counts as exact".replace("counts", without == 1 ? "counts" : "count") : null;
+        }
+
         /** Whether the student, asked for this column's unit, has found it. */
         public boolean unitFound() {
             return UnitCheck.of(Tree.text(spec, "found", ""), unit).right();
@@ -78,6 +92,8 @@ public final class DataTable {
             return list;
         }
     }
+
+    private static final Dimension KELVIN = Units.parse("K").dimension();
 
     private final List<Column> columns;
     private final boolean[] out;
@@ -106,6 +122,8 @@ public final class DataTable {
         /** Uncertainties of single cells in SI, by cell. */
         private final List<double[]> cellUncertainties = new ArrayList<>();
         private int cells;
+        /** Calculated columns that are differences of temperatures. */
+        private final Set<String> differences = new LinkedHashSet<>();
 
         Work(TableData data) {
             this.data = data;
@@ -200,35 +218,63 @@ public final class DataTable {
         private void calculate(Map<String, Object> spec, Formula formula) {
             try {
                 Map<String, Dimension> dimensions = new LinkedHashMap<>();
+                Set<String> places = new LinkedHashSet<>();
                 for (String symbol : formula.symbols()) {
                     Column needed = done.get(symbol);
                     if (needed.trouble() != null) {
                         throw new FormulaException("Column " + symbol + " has to be put right first", 0);
                     }
                     dimensions.put(symbol, needed.unit().dimension());
+                    if (needed.unit().dimension().equals(KELVIN) && !differences.contains(symbol)) {
+                        places.add(symbol);
+                    }
                 }
+                boolean difference = formula.isTemperatureDifference(places, differences);
                 Unit unit = unit(spec, formula.dimension(dimensions));
+                if (difference && unit.offset() != 0) {
+                    // Between two temperatures there are so many degrees, wherever they lie.
+                    unit = new Unit(unit.symbol(), unit.dimension(), unit.factor(), 0);
+                }
                 int rows = data.rows();
-                Evaluation.Value value = new Evaluation(inSi, rows, data.out()).of(formula);
+                Evaluation.Value value = new Evaluation(inSi, rows, data.out(), this::source).of(formula);
                 double[] values = new double[rows];
                 double[] uncertainties = new double[rows];
                 Arrays.fill(uncertainties, Double.NaN);
                 if (value.partials() != null) {
                     uncertainties = ((SparsePartials) value.partials()).uncertainties(allCells());
                 }
+                String[] troubles = new String[rows];
                 for (int i = 0; i < rows; i++) {
                     values[i] = unit.fromSi(value.numbers()[i]);
                     uncertainties[i] /= unit.factor();
+                    if (Double.isInfinite(values[i])) {
+                        troubles[i] = "Row " + (i + 1) + ": this is infinite. Something is divided by nought here, or grows"
+                                + " beyond all numbers";
+                    }
                 }
                 String symbol = Tree.text(spec, "symbol");
                 inSi.put(symbol, value);
+                if (difference) {
+                    differences.add(symbol);
+                }
                 done.put(symbol, new Column(Tree.text(spec, "id"), symbol, unit, true, values, uncertainties, null,
-                        new String[rows], null, 0, spec));
+                        troubles, null, 0, spec));
             } catch (FormulaException e) {
                 fail(spec, e.getMessage(), e.position());
             } catch (IllegalArgumentException e) {
                 fail(spec, e.getMessage(), 0);
             }
+        }
+
+        /** Something uncertain that is no cell. */
+        private Partials source(double uncertainty) {
+            int rows = data.rows();
+            double[] u = new double[rows];
+            Arrays.fill(u, uncertainty);
+            Partials partials = SparsePartials.constant(cells, rows);
+            cellUncertainties.add(u);
+            cells += rows;
+            return partials;
         }
 
         private double[] allCells() {

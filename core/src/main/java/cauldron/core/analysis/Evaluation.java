@@ -27,9 +27,14 @@ final class Evaluation {
      * @param out     rows that functions of a whole column pass over
      */
     Evaluation(Map<String, Value> columns, int rows, boolean[] out) {
+        this(columns, rows, out, null);
+    }
+
+    /** @param sources for what is uncertain besides the columns, or null */
+    Evaluation(Map<String, Value> columns, int rows, boolean[] out, Across.Sources sources) {
         this.columns = columns;
         this.rows = rows;
-        this.across = new Across(rows, out);
+        this.across = new Across(rows, out, sources);
     }
 
     Value of(Formula formula) {
@@ -137,7 +142,7 @@ final class Evaluation {
         n.args().forEach(a -> args.add(of(a)));
         Function f = Function.named(n.text());
         if (f.across(args.size())) {
-            return across.of(f, args);
+            return across.of(f, args, FormulaPrinter.text(new Node(Node.Kind.FUNCTION, 0, "row", null, n.args(), 0)));
         }
         Value x = args.get(0);
         double[] v = x.numbers();

@@ -24,6 +24,10 @@ public final class Fit {
     /** How many figures a value without its uncertainty has. */
     private static final int PLAIN_FIGURES = 4;
 
+    private static final int MOST_ROUNDS = 20;
+    /** Part of an uncertainty by which a parameter may still move when weights are settled. */
+    private static final double STANDS = 1e-6;
+
     private final DataTable.Column x;
     private final DataTable.Column y;
     private final FitKind kind;
@@ -114,7 +118,56 @@ public final class Fit {
         }
         CurveFit fit = new CurveFit(model, symbol, names, xs, ys, weighted ? sigma : null);
         CurveFit.Result result = kind == null ? fit.fit(start, false) : fit.fit(kind.start(xs, ys), true);
+        if (weighted) {
+            double[] along = new double[rows.length];
+            boolean uncertain = false;
+            for (int k = 0; k < rows.length; k++) {
+                along[k] = x.uncertainties()[rows[k]] > 0 ? x.uncertainties()[rows[k]] : 0;
+                uncertain |= along[k] > 0;
+            }
+            result = uncertain ? effective(model, symbol, names, xs, ys, sigma, along, result) : result;
+        }
         return new Fit(x, y, kind, model, symbol, kind == null ? result : tidy(kind, result), rows, asked);
+    }
+
+    /**
+     * Weights by uncertainties along both axes: an uncertainty of x counts as one of y by the curve's slope there,
+     * σ² = σ_y² + (f'(x) σ_x)² (the effective variance: J. Orear, Am. J. Phys. 50 (1982) 912), taken anew until it stands.
+     */
+    private static CurveFit.Result effective(Formula model, String symbol, List<String> names, double[] xs, double[] ys,
+            double[] sigma, double[] along, CurveFit.Result first) {
+        CurveFit.Result result = first;
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            double[] both = new double[xs.length];
+            double[] left = new double[xs.length];
+            double[] right = new double[xs.length];
+            for (int i = 0; i < xs.length; i++) {
+                double h = Math.max(1e-6 * Math.abs(xs[i]), 1e-3 * along[i]) + 1e-300;
+                left[i] = xs[i] - h;
+                right[i] = xs[i] + h;
+            }
+            double[] below = CurveFit.curve(model, symbol, result, left);
+            double[] above = CurveFit.curve(model, symbol, result, right);
+            for (int i = 0; i < xs.length; i++) {
+                double slope = (above[i] - below[i]) / (right[i] - left[i]);
+                double part = Double.isNaN(slope) || Double.isInfinite(slope) ? 0 : slope * along[i];
+                both[i] = Math.sqrt(sigma[i] * sigma[i] + part * part);
+            }
+            Map<String, Double> from = new LinkedHashMap<>();
+            double moved = 0;
+            for (int k = 0; k < names.size(); k++) {
+                from.put(names.get(k), result.values()[k]);
+            }
+            CurveFit.Result next = new CurveFit(model, symbol, names, xs, ys, both).fit(from, true);
+            for (int k = 0; k < names.size(); k++) {
+                moved = Math.max(moved, Math.abs(next.values()[k] - result.values()[k]) / (next.uncertainties()[k] + 1e-300));
+            }
+            result = next;
+            if (moved < STANDS) {
+                break;
+            }
+        }
+        return result;
     }
 
     private static boolean isNumber(double v) {
@@ -192,7 +245,7 @@ public final class Fit {
             v[phase] -= 2 * Math.PI * Math.rint(v[phase] / (2 * Math.PI));
         }
         return new CurveFit.Result(names, v, r.uncertainties(), covariances, r.points(), r.sumOfSquares(), r.rms(), r.rSquared(),
-                r.centred(), r.fitted());
+                r.centred(), r.fitted(), r.note());
     }
 
     private static void turn(int k, double[] v, double[][] covariances) {
@@ -213,6 +266,11 @@ public final class Fit {
     /** Whether it is one of {@link FitKind}'s, whose parameters are known to be places or differences. */
     boolean isOfKind() {
         return kind != null;
+    }
+
+    /** The unit of the axis along, where a straight line was fitted and that axis has a zero of its own; else null. */
+    Unit shiftedAxis() {
+        return kind != null && kind.id().equals("line") && x.unit().offset() != 0 ? x.unit() : null;
     }
 
     /** The unit of a parameter; null where it isn't fixed. */
@@ -251,7 +309,8 @@ public final class Fit {
         }
         return Tree.of("points", (double) result.points(), "parameters", parameters, "follows", follows, "equation", equation(),
                 "rSquared", Numbers.fixed(result.rSquared(), 4), "aboutZero", !result.centred(), "rms", Numbers.print(result.rms(), 3)
-                        + (y.unit().symbol().isEmpty() || Tree.flag(asked, "unitsAsked") ? "" : " " + y.unit().symbol()), "rows", at, "residuals", residuals);
+                        + (y.unit().symbol().isEmpty() || Tree.flag(asked, "unitsAsked") ? "" : " " + y.unit().symbol()), "rows", at, "residuals", residuals,
+                "note", result.note());
     }
 
     private Map<String, Object> following(String name, String typed) {

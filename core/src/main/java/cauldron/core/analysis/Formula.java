@@ -92,13 +92,122 @@ public final class Formula {
         }
     }
 
+    /**
+     * Whether the result is a difference of temperatures and no temperature: what doesn't change when every temperature
+     * that goes in is raised by the same.
+     *
+     * @param places      symbols that stand for temperatures
+     * @param differences symbols that stand for differences of temperatures
+     */
+    boolean isTemperatureDifference(Set<String> places, Set<String> differences) {
+        if (symbols().stream().noneMatch(s -> places.contains(s) || differences.contains(s))) {
+            return false;
+        }
+        Double weight = weight(root, places);
+        return weight != null && Math.abs(weight) < 1e-12;
+    }
+
+    /** By how much the result rises when all temperatures rise by one; null where that isn't a fixed number. */
+    private static Double weight(Node n, Set<String> places) {
+        if (new Formula(n).symbols().stream().noneMatch(places::contains)) {
+            return 0.0;
+        }
+        switch (n.kind()) {
+            case SYMBOL:
+                return 1.0;
+            case NEGATIVE:
+                return times(weight(n.left(), places), -1);
+            case SUM:
+                return plus(weight(n.left(), places), weight(n.right(), places), 1);
+            case DIFFERENCE:
+                return plus(weight(n.left(), places), weight(n.right(), places), -1);
+            case PRODUCT:
+                return isNumber(n.left()) ? times(weight(n.right(), places), number(n.left()))
+                        : isNumber(n.right()) ? times(weight(n.left(), places), number(n.right())) : null;
+            case QUOTIENT:
+                return isNumber(n.right()) ? times(weight(n.left(), places), 1 / number(n.right())) : null;
+            case FUNCTION:
+                return weightOfFunction(n, places);
+            default:
+                return null;
+        }
+    }
+
+    private static Double weightOfFunction(Node n, Set<String> places) {
+        switch (Function.named(n.text())) {
+            case MEAN:
+            case MEDIAN:
+            case MIN:
+            case MAX:
+            case PREV:
+            case NEXT:
+            case INTERCEPT:
+                return weight(n.left(), places);
+            case SD:
+            case SE:
+                return 0.0;
+            case ABS:
+                Double inside = weight(n.left(), places);
+                return inside != null && inside == 0 ? inside : null;
+            default:
+                return null;
+        }
+    }
+
+    private static Double times(Double weight, double k) {
+        return weight == null ? null : (Double) (weight * k);
+    }
+
+    private static Double plus(Double a, Double b, double sign) {
+        return a == null || b == null ? null : (Double) (a + sign * b);
+    }
+
+    private static boolean isNumber(Node n) {
+        return n.kind() == Node.Kind.NUMBER || n.kind() == Node.Kind.NEGATIVE && isNumber(n.left());
+    }
+
+    private static double number(Node n) {
+        return n.kind() == Node.Kind.NEGATIVE ? -number(n.left()) : n.number();
+    }
+
+    /** What whoever typed it should know, though nothing is wrong with it; or null. */
+    public String note() {
+        return note(root);
+    }
+
+    private static String note(Node n) {
+        if (n.kind() == Node.Kind.FUNCTION && n.args().size() == 1 && isNumber(n.left()) && Math.abs(number(n.left())) > 2 * Math.PI) {
+            Function f = Function.named(n.text());
+            if (f == Function.SIN || f == Function.COS || f == Function.TAN) {
+                String typed = FormulaPrinter.text(n.left());
+                return n.text() + "(" + typed + ") takes " + typed + " as radians. For degrees write " + n.text() + "(" + typed + "°)";
+            }
+        }
+        for (Node arg : n.args()) {
+            String note = note(arg);
+            if (note != null) {
+                return note;
+            }
+        }
+        return null;
+    }
+
     private static Dimension alike(Node n, String verb, String joint, Map<String, Dimension> of) {
         Dimension a = dimension(n.left(), of);
         Dimension b = dimension(n.right(), of);
         if (!a.equals(b)) {
-            throw new FormulaException(verb + named(b) + joint + named(a), n.position());
+            throw new FormulaException(verb + named(b) + joint + named(a) + kelvinHint(n, a, b), n.position());
         }
         return a;
+    }
+
+    /** Temperatures are calculated with in kelvins already: what turns degrees into kelvins would count twice. */
+    private static String kelvinHint(Node n, Dimension a, Dimension b) {
+        Dimension kelvin = Units.parse("K").dimension();
+        Node number = a.equals(kelvin) && b.isNone() ? n.right() : b.equals(kelvin) && a.isNone() ? n.left() : null;
+        boolean zero = number != null && isNumber(number) && Math.abs(Math.abs(number(number)) - 273.15) < 1;
+        return zero ? ". Temperatures are calculated with in kelvins already: leave " + FormulaPrinter.text(number)
+                + " away, and give this column the unit K" : "";
     }
 
     private static Dimension power(Node n, Map<String, Dimension> of) {

@@ -26,6 +26,11 @@ final class FormulaPrinter {
         }
     }
 
+    /** Whether it is a unit, or a number of one. */
+    static boolean isUnit(Node n) {
+        return n.kind() == Node.Kind.UNIT || n.kind() == Node.Kind.POWER && isUnit(n.left());
+    }
+
     private static String inside(Node n, int atLeast) {
         return tightness(n) < atLeast ? "(" + text(n) + ")" : text(n);
     }

@@ -20,7 +20,7 @@ final class FormulaReader {
     private int depth;
 
     FormulaReader(String text, Set<String> symbols) {
-        this.text = text.replace('\u2212', '-').replace('\u00a0', ' ').replace('\t', ' ').replace('\n', ' ');
+        this.text = text.replace('\u2212', '-').replace('\u2013', '-').replace('•', '·').replace('\u00a0', ' ').replace('\t', ' ').replace('\n', ' ');
         this.symbols = symbols;
     }
 
@@ -29,6 +29,9 @@ final class FormulaReader {
             throw new FormulaException("A formula can have " + LONGEST + " characters at most", LONGEST);
         }
         skip();
+        if (text.startsWith("=", at)) {
+            throw trouble("Leave the equals sign away: write only what stands to its right");
+        }
         if (at == text.length()) {
             throw trouble("Write a formula, such as " + example());
         }
@@ -70,25 +73,44 @@ final class FormulaReader {
     }
 
     private Node product() {
+        skip();
+        int begin = at;
         Node left = signed();
         int operators = 0;
+        // Where the slash stands whose divisor was read last, −1 where there is none.
+        int below = -1;
         while (at < text.length()) {
             char c = peek();
             int position = at;
             if ("*×·⋅".indexOf(c) >= 0 && !text.startsWith("**", at)) {
                 at++;
                 left = Node.of(Kind.PRODUCT, position, left, signed());
+                below = -1;
             } else if (c == '/' || c == '÷' || c == ':') {
                 at++;
                 left = Node.of(Kind.QUOTIENT, position, left, signed());
+                below = position;
             } else if (c == '(' || c == '[' || c == '√' || c == '"' || Character.isLetter(c) || isDigit(c)) {
-                left = Node.of(Kind.PRODUCT, position, left, power());
+                Node next = power();
+                if (below >= 0 && !FormulaPrinter.isUnit(next)) {
+                    throw new FormulaException(twoWays(begin, below, position), position);
+                }
+                left = Node.of(Kind.PRODUCT, position, left, next);
             } else {
                 break;
             }
             tooMany(++operators);
         }
         return left;
+    }
+
+    /** Of L/2T both are meant by people: (L/2)·T and L/(2T). So neither is taken. */
+    private String twoWays(int begin, int slash, int second) {
+        String above = text.substring(begin, slash).strip();
+        String first = text.substring(slash + 1, second).strip();
+        String rest = text.substring(second, at).strip();
+        return "It isn't clear what stands below the slash. Write " + above + "/(" + first + " × " + rest + ") or (" + above + "/"
+                + first + ") × " + rest;
     }
 
     private Node signed() {
@@ -165,8 +187,22 @@ final class FormulaReader {
         if (c == '"') {
             return unit();
         }
+        if (c == '½' || c == '¼' || c == '¾') {
+            at++;
+            return Node.number(c == '½' ? 0.5 : c == '¼' ? 0.25 : 0.75, c == '½' ? "0.5" : c == '¼' ? "0.25" : "0.75", position);
+        }
+        if (c == '|') {
+            throw trouble("For an absolute value write abs(…)");
+        }
         if (isDigit(c) || c == '.') {
-            return number();
+            return quantity(number());
+        }
+        // Whatever the columns are called, pi is π.
+        boolean pi = text.startsWith("pi", at) && (at + 2 == text.length() || !Character.isLetter(text.charAt(at + 2))
+                && text.charAt(at + 2) != '_');
+        if (c == 'π' || pi) {
+            at += pi ? 2 : 1;
+            return Node.number(Math.PI, "π", position);
         }
         String symbol = longestSymbol();
         String function = function();
@@ -175,13 +211,19 @@ final class FormulaReader {
         }
         if (symbol != null) {
             at += symbol.length();
+            if (at < text.length() && isDigit(text.charAt(at)) && Character.isLetterOrDigit(symbol.charAt(symbol.length() - 1))) {
+                String typed = word(position);
+                at = position;
+                throw trouble("There is no column " + typed + ". For a power write " + symbol + "^" + typed.substring(symbol.length())
+                        + ", for a product " + typed.substring(symbol.length()) + symbol);
+            }
             return Node.symbol(symbol, position);
         }
-        if (c == 'π' || text.startsWith("pi", at)) {
-            at += c == 'π' ? 1 : 2;
-            return Node.number(Math.PI, "π", position);
-        }
         if (Character.isLetter(c)) {
+            String hint = hint(word());
+            if (hint != null) {
+                throw trouble(hint);
+            }
             throw trouble("“" + word() + "” is not a column here. There is "
                     + (symbols.isEmpty() ? "none yet" : String.join(", ", symbols)));
         }
@@ -298,12 +340,48 @@ final class FormulaReader {
         return best;
     }
 
+    /** A number with the unit in quotes that follows it: one quantity, that nothing tears apart. */
+    private Node quantity(Node number) {
+        int here = at;
+        skip();
+        if (at < text.length() && text.charAt(at) == '"') {
+            return Node.of(Kind.PRODUCT, number.position(), number, unit());
+        }
+        at = here;
+        return number;
+    }
+
+    private String hint(String word) {
+        switch (word) {
+            case "average": case "avg": case "AVERAGE":
+                return "Write mean(…) for an average";
+            case "stdev": case "stddev": case "STDEV":
+                return "Write sd(…) for the standard deviation";
+            case "x": case "X":
+                return "“x” is not a column here. For a product write × or *";
+            case "sen":
+                return "Write sin(…)";
+            default:
+                break;
+        }
+        for (String name : Function.NAMES) {
+            if (word.startsWith(name) && word.length() > name.length() && Function.named(name).most > 0 && name.length() > 1) {
+                return "Put what " + name + " works on in brackets: " + name + "(" + word.substring(name.length()) + ")";
+            }
+        }
+        return null;
+    }
+
     private String word() {
-        int end = at;
+        return word(at);
+    }
+
+    private String word(int from) {
+        int end = from;
         while (end < text.length() && (Character.isLetterOrDigit(text.charAt(end)) || text.charAt(end) == '_')) {
             end++;
         }
-        return text.substring(at, end);
+        return text.substring(from, end);
     }
 
     private static boolean isDigit(char c) {

@@ -62,6 +62,22 @@ record FromFit(Formula formula, Unit unit, double value, double uncertainty) {
                 }
             }
         }
+        Unit axis = fit.shiftedAxis();
+        if (axis != null && isPlace(formula, values, names)) {
+            unit = axis;
+        }
         return new FromFit(formula, unit, found.numbers()[0], Math.sqrt(Math.max(0, variance)));
+    }
+
+    /**
+     * Whether it is a place on an axis with a zero of its own, such as −c/m: it goes along when the axis is counted from
+     * elsewhere. Then its number counts from the axis's own zero.
+     */
+    private static boolean isPlace(Formula formula, Map<String, Evaluation.Value> values, List<String> names) {
+        double m = values.get(names.get(0)).numbers()[0];
+        double c = values.get(names.get(1)).numbers()[0];
+        double before = formula.value(Map.of(names.get(0), m, names.get(1), c));
+        double after = formula.value(Map.of(names.get(0), m, names.get(1), c - m));
+        return Math.abs(after - before - 1) < 1e-9 * Math.max(1, Math.abs(before));
     }
 }

@@ -14,7 +14,8 @@ public final class AnswerCheck {
 
     /** What was found. */
     public enum Verdict { RIGHT, NOT_A_NUMBER, NO_UNIT, UNREADABLE_UNIT, OTHER_QUANTITY, SIGN, POWER_OF_TEN, UPSIDE_DOWN,
-        KNOWN_SLIP, VALUE, NOT_YET }
+        KNOWN_SLIP, VALUE, FIGURES,
+        NOT_YET }
 
     /** The verdict with words for the student. */
     public record Result(Verdict verdict, String feedback) {
@@ -26,7 +27,7 @@ public final class AnswerCheck {
         /** Whether it counts as a try: something that can't be read doesn't. */
         public boolean counts() {
             return verdict != Verdict.NOT_A_NUMBER && verdict != Verdict.NO_UNIT && verdict != Verdict.UNREADABLE_UNIT
-                    && verdict != Verdict.NOT_YET;
+                    && verdict != Verdict.NOT_YET && verdict != Verdict.FIGURES;
         }
 
         public Map<String, Object> toTree() {
@@ -39,18 +40,31 @@ public final class AnswerCheck {
 
     /** Checks what was typed as number and as unit. */
     public static Result check(String typedNumber, String typedUnit, AnswerKey key) {
+        String numberText = typedNumber.strip();
+        String unitText = typedUnit.strip();
         double number;
         try {
-            number = Numbers.read(typedNumber);
+            number = Numbers.read(numberText);
         } catch (IllegalArgumentException e) {
-            return new Result(Verdict.NOT_A_NUMBER, e.getMessage() + ".");
+            // A number with its unit in the box for the number is taken apart.
+            int split = beginOfUnit(numberText);
+            if (split <= 0 || split == numberText.length() || !unitText.isEmpty()) {
+                return new Result(Verdict.NOT_A_NUMBER, e.getMessage() + ".");
+            }
+            try {
+                number = Numbers.read(numberText.substring(0, split));
+            } catch (IllegalArgumentException inner) {
+                return new Result(Verdict.NOT_A_NUMBER, e.getMessage() + ".");
+            }
+            unitText = numberText.substring(split).strip();
+            numberText = numberText.substring(0, split).strip();
         }
-        if (typedUnit.isBlank() && !key.unit().dimension().isNone()) {
+        if (unitText.isEmpty() && !key.unit().dimension().isNone()) {
             return new Result(Verdict.NO_UNIT, "A number alone says nothing here. Add its unit.");
         }
         Unit unit;
         try {
-            unit = Units.parse(typedUnit);
+            unit = Units.parse(unitText);
         } catch (IllegalArgumentException e) {
             return new Result(Verdict.UNREADABLE_UNIT, e.getMessage() + ".");
         }
@@ -58,41 +72,89 @@ public final class AnswerCheck {
             return new Result(Verdict.NOT_YET, "This is checked against what follows from your own table, and the table"
                     + " doesn't give it yet. Fill in more rows first.");
         }
-        double truth = key.unit().toSi(key.value());
+        if (unitText.isEmpty() && key.unit().symbol().equals("°") && !close(number, key)
+                && close(key.unit().toSi(number), key)) {
+            return new Result(Verdict.NO_UNIT, "Is that in degrees? Then add ° as its unit; a bare number is in radians.");
+        }
         double given = unit.toSi(number);
         if (!unit.sameKind(key.unit())) {
-            return wrongKind(unit, key, given, truth);
+            return wrongKind(unit, key, given);
         }
-        double tolerance = key.tolerance();
-        if (close(given, truth, tolerance)) {
-            return new Result(Verdict.RIGHT, "Right, within the accuracy asked for.");
+        if (close(given, key)) {
+            return key.figures() > 0 && Numbers.figures(numberText) != key.figures() ? figures(numberText, key)
+                    : new Result(Verdict.RIGHT, "Right, within the accuracy asked for.");
         }
-        if (close(-given, truth, tolerance)) {
-            return new Result(Verdict.SIGN, "The size is right. Look at the sign again: which way is positive?");
-        }
+        return unlike(given, key);
+    }
+
+    private static Result figures(String typed, AnswerKey key) {
+        boolean few = Numbers.figures(typed) < key.figures();
+        return new Result(Verdict.FIGURES, "The value is right. " + key.figures() + (key.figures() == 1 ? " significant figure is"
+                : " significant figures are") + " asked for here, and yours has " + (few ? "fewer" : "more") + ": "
+                + (few ? "calculate on with what your readings give." : "round it to what your readings can say."));
+    }
+
+    /** What a wrong value of the right kind looks like. */
+    private static Result unlike(double given, AnswerKey key) {
+        double truth = key.unit().toSi(key.value());
         for (AnswerKey.Slip slip : key.slips()) {
-            if (close(given, truth * slip.factor(), tolerance)) {
+            if (nearly(given, truth * slip.factor(), key)) {
                 return new Result(Verdict.KNOWN_SLIP, slip.hint());
             }
         }
-        if (given != 0 && truth != 0) {
-            double tens = Math.rint(Math.log10(Math.abs(given / truth)));
-            if (tens != 0 && close(Math.abs(given) / Math.pow(10, tens), Math.abs(truth), tolerance)) {
-                return new Result(Verdict.POWER_OF_TEN, "The digits are right, but it is off by a power of ten."
-                        + " Compare the units in your table's headings with the unit you typed.");
-            }
+        if (key.unit().offset() != 0) {
+            return new Result(Verdict.VALUE, VALUE);
         }
-        return new Result(Verdict.VALUE, "The unit fits, but the value doesn't yet. Check your readings for one row"
-                + " again, then how the answer follows from them.");
+        if (nearly(-given, truth, key)) {
+            return new Result(Verdict.SIGN, "The size is right. Look at the sign again: which way is positive?");
+        }
+        if (given == 0 || truth == 0) {
+            return new Result(Verdict.VALUE, VALUE);
+        }
+        double ratio = Math.abs(given / truth);
+        boolean sign = given * truth < 0;
+        double tens = Math.rint(Math.log10(ratio));
+        if (tens != 0 && nearly(Math.abs(given) / Math.pow(10, tens), Math.abs(truth), key)) {
+            return new Result(sign ? Verdict.SIGN : Verdict.POWER_OF_TEN, "The digits are right, but it is off by a power of ten"
+                    + (sign ? ", and the sign is the other one" : "") + ". Compare the units in your table's headings with the"
+                    + " unit you typed" + (Math.abs(tens) == 3 ? ", and look whether a comma or point stands where you meant it"
+                    : "") + ".");
+        }
+        if (nearly(ratio, 60, key) || nearly(ratio * 60, 1, key)) {
+            return new Result(Verdict.KNOWN_SLIP, "It is off by a factor of sixty: are minutes and seconds, or hours and minutes,"
+                    + " taken for each other somewhere?");
+        }
+        double coherent = given / key.unit().factor();
+        if (nearly(coherent * key.value(), 1, key)) {
+            return new Result(Verdict.UPSIDE_DOWN, "Your number is one divided by the right one. Which quantity is divided by"
+                    + " which?");
+        }
+        return new Result(Verdict.VALUE, VALUE);
     }
 
-    private static Result wrongKind(Unit unit, AnswerKey key, double given, double truth) {
+    /** Where, in a number with its unit, the unit begins. */
+    private static int beginOfUnit(String text) {
+        for (int i = 1; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean power = (c == 'e' || c == 'E' || c == 'x') && i + 1 < text.length()
+                    && "+-\u2212\u2013 0123456789".indexOf(text.charAt(i + 1)) >= 0;
+            if (!power && (Character.isLetter(c) || c == '°' || c == '%' || c == '˚' || c == '℃' || c == '√' || c == '(')) {
+                return i;
+            }
+        }
+        return text.length();
+    }
+
+    private static final String VALUE = "The unit fits, but the value doesn't yet. Check your readings for one row again, then"
+            + " how the answer follows from them.";
+
+    private static Result wrongKind(Unit unit, AnswerKey key, double given) {
         boolean inverse = unit.dimension().equals(key.unit().dimension().power(-1));
         if (inverse) {
             return new Result(Verdict.UPSIDE_DOWN, "Your unit, " + unit.symbol() + ", is the one asked for upside down."
                     + " Which quantity is divided by which?");
         }
-        if (close(given, truth, key.tolerance())) {
+        if (close(given, key)) {
             return new Result(Verdict.OTHER_QUANTITY, "The number would do, but " + named(unit)
                     + " is not the unit of this quantity. Work the unit out from your formula.");
         }
@@ -103,7 +165,16 @@ public final class AnswerCheck {
         return unit.symbol().isEmpty() ? "A pure number" : "“" + unit.symbol() + "”";
     }
 
-    private static boolean close(double given, double truth, double tolerance) {
-        return Math.abs(given - truth) <= tolerance * Math.abs(truth) + 1e-300;
+    /** Whether a value in SI is right: within the share or the absolute tolerance, whichever is wider. */
+    private static boolean close(double given, AnswerKey key) {
+        double truth = key.unit().toSi(key.value());
+        double share = key.unit().offset() == 0 ? key.tolerance() * Math.abs(truth) : 0;
+        return Math.abs(given - truth) <= Math.max(share, key.within() * key.unit().factor()) * (1 + 1e-12) + 1e-300;
+    }
+
+    /** Whether two values are alike by the key's accuracy, for recognising a slip. */
+    private static boolean nearly(double given, double truth, AnswerKey key) {
+        double share = Math.max(key.tolerance(), key.value() == 0 ? 0 : Math.abs(key.within() / key.value()));
+        return Math.abs(given - truth) <= Math.min(share, 0.05) * Math.abs(truth) + 1e-300;
     }
 }

@@ -1,25 +1,36 @@
 package cauldron.core.quantity;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
 /**
  * Reads one unit. Grammar: {@code unit = factor { ("·" | "*" | "×" | space) factor | "/" factor }},
  * {@code factor = ["√"] (symbol | "(" unit ")" | "1") [power]}, where a power is {@code ^2},
  * {@code ^-2}, {@code ^(1/2)}, {@code ⁻²} or digits right after the symbol ({@code s-2}).
  *
- * <p>A product after a slash ({@code J/kg K}) is refused, because people mean different things by it.
+ * <p>A product after a slash ({@code J/kg K}) is refused, because people mean different things by it; so is
+ * {@code ms-2}, which may be metres or milliseconds. Letters that stand together and are no unit are taken apart where
+ * there is one way only: {@code Nm}, {@code kgm/s2}. In a product or a power °C is an interval, as K is.
  */
 final class UnitReader {
 
     static final String SUPERSCRIPTS = "⁰¹²³⁴⁵⁶⁷⁸⁹";
     /** Longer ones are refused rather than risk the stack. */
     private static final int LONGEST = 120;
-    private static final String TIMES = "·⋅*×";
+    private static final String TIMES = "·⋅•*×";
+    private static final int LONGEST_TOGETHER = 8;
+    /** Units that people write without a gap between them. */
+    private static final Set<String> TOGETHER = Set.of("N", "m", "kg", "g", "cm", "mm", "km", "s", "J", "W", "V", "A", "Pa", "kPa",
+            "K", "mol", "C", "T", "kN", "mN", "kJ", "L", "Ω", "h", "Hz");
 
     private final String text;
     private int at;
 
     UnitReader(String text) {
         this.text = text.replace('\u2212', '-').replace('\u00a0', ' ').replace('\u2009', ' ')
-                .replace('º', '°').strip();
+                .replace('º', '°').replace('˚', '°').replace("℃", "°C").replace('\u212B', 'Å').replace('\u2126', 'Ω')
+                .replace('–', '-').strip().replaceAll("(?:°|\\bdeg(?:rees?)?) *C\\b", "°C");
     }
 
     Unit read() {
@@ -102,7 +113,19 @@ final class UnitReader {
             if (at == start) {
                 throw trouble("“" + c + "” has no place in a unit");
             }
-            base = named(text.substring(start, at), start);
+            String symbol = text.substring(start, at);
+            if (symbol.equals("ms") && negativePower()) {
+                int end = at;
+                exponent();
+                String power = text.substring(end, at);
+                throw new UnitSyntaxException("“ms" + power + "” can be read in two ways. Do you mean metres, as in m s" + power
+                        + "? Then put a space or a dot between m and s. For milliseconds write (ms)" + power, start);
+            }
+            List<Unit> apart = Units.lookUp(symbol) == null ? apart(symbol) : List.of();
+            if (!apart.isEmpty()) {
+                return together(apart);
+            }
+            base = named(symbol, start);
         }
         double exponent = exponent();
         if (exponent == 1) {
@@ -112,6 +135,52 @@ final class UnitReader {
                 ? base.symbol() + Units.superscript((int) exponent)
                 : exponent == 0.5 ? "√" + base.symbol() : text.substring(start, at);
         return power(base, exponent, printed);
+    }
+
+    private boolean negativePower() {
+        String rest = text.substring(at);
+        return rest.startsWith("-") || rest.startsWith("^-") || rest.startsWith("^(-") || rest.startsWith("⁻");
+    }
+
+    /** The units that letters standing together are made of, where there is one way to take them apart; else none. */
+    private static List<Unit> apart(String symbols) {
+        List<List<Unit>> ways = new ArrayList<>();
+        if (symbols.length() <= LONGEST_TOGETHER) {
+            apart(symbols, new ArrayList<>(), ways);
+        }
+        int fewest = ways.stream().mapToInt(List::size).min().orElse(0);
+        List<List<Unit>> best = ways.stream().filter(w -> w.size() == fewest).toList();
+        return best.size() == 1 ? best.get(0) : List.of();
+    }
+
+    private static void apart(String rest, List<Unit> so, List<List<Unit>> ways) {
+        if (rest.isEmpty()) {
+            if (so.size() > 1) {
+                ways.add(List.copyOf(so));
+            }
+            return;
+        }
+        for (int n = 1; n <= rest.length(); n++) {
+            Unit unit = Units.lookUp(rest.substring(0, n));
+            if (unit != null && TOGETHER.contains(rest.substring(0, n))) {
+                so.add(unit);
+                apart(rest.substring(n), so, ways);
+                so.remove(so.size() - 1);
+            }
+        }
+    }
+
+    /** A product of units; a power after them belongs to the last. */
+    private Unit together(List<Unit> apart) {
+        Unit product = apart.get(0);
+        for (Unit unit : apart.subList(1, apart.size() - 1)) {
+            product = combine(product, unit, false);
+        }
+        Unit last = apart.get(apart.size() - 1);
+        double exponent = exponent();
+        Unit raised = exponent == 1 ? last : power(last, exponent, exponent == Math.rint(exponent)
+                ? last.symbol() + Units.superscript((int) exponent) : last.symbol() + "^(" + exponent + ")");
+        return combine(product, raised, false);
     }
 
     private static boolean isSymbol(char c) {
@@ -153,6 +222,7 @@ final class UnitReader {
             default:
                 break;
         }
+        // Letters whose case means another unit, as in Nm and nm, are no slip of the shift key.
         String[] tries = {symbol.toLowerCase(), symbol.toUpperCase(),
             symbol.substring(0, 1).toUpperCase() + symbol.substring(1).toLowerCase(),
             symbol.substring(0, 1).toLowerCase() + symbol.substring(1).toUpperCase()};
@@ -165,6 +235,12 @@ final class UnitReader {
     }
 
     private double exponent() {
+        int ahead = at;
+        while (ahead < text.length() && text.charAt(ahead) == ' ') {
+            ahead++;
+        }
+        // A space before the sign of a power changes nothing.
+        at = ahead < text.length() && text.charAt(ahead) == '^' ? ahead : at;
         if (at >= text.length()) {
             return 1;
         }
@@ -223,25 +299,16 @@ final class UnitReader {
     }
 
     private Unit combine(Unit left, Unit right, boolean over) {
-        notShifted(left);
-        notShifted(right);
         Dimension d = over ? left.dimension().over(right.dimension()) : left.dimension().times(right.dimension());
         double f = over ? left.factor() / right.factor() : left.factor() * right.factor();
         return new Unit(left.symbol() + (over ? "/" : " ") + right.symbol(), d, f, 0);
     }
 
     private Unit power(Unit base, double exponent, String symbol) {
-        notShifted(base);
         try {
             return new Unit(symbol, base.dimension().power(exponent), Math.pow(base.factor(), exponent), 0);
         } catch (ArithmeticException e) {
             throw trouble("That power of a unit has no meaning here");
-        }
-    }
-
-    private void notShifted(Unit unit) {
-        if (unit.offset() != 0) {
-            throw trouble("°C can't stand in a product, because its zero is not nothing. Write K");
         }
     }
 

@@ -5,7 +5,8 @@ import java.util.Map;
 
 /**
  * The units of school science and how they are printed. Values after the SI Brochure, 9th edition
- * (2019), tables 2, 4, 7 and 8.
+ * (2019), tables 2, 4, 7 and 8; customary ones after NIST Special Publication 811 (2008), appendix B.8: the calorie is
+ * the thermochemical one, the year has 365.25 days, and a revolution is 2π radians.
  */
 public final class Units {
 
@@ -56,7 +57,30 @@ public final class Units {
         add("d", time, 86400, false);
         add("t", mass, 1000, false);
         add("u", mass, 1.66053906660e-27, false);
-        add("kWh", energy, 3.6e6, false);
+        add("Wh", energy, 3600, true);
+        add("Ah", charge, 3600, true);
+        add("cal", energy, 4.184, true);
+        add("atm", pressure, 101325, false);
+        add("mmHg", pressure, 133.322387415, false);
+        add("M", amount.over(length.power(3)), 1000, true);
+        add("H", voltage.times(time).over(current), 1, true);
+        add("Wb", voltage.times(time), 1, true);
+        add("S", current.over(voltage), 1, true);
+        add("lm", light, 1, false);
+        add("lx", light.over(length.power(2)), 1, true);
+        add("Bq", time.power(-1), 1, true);
+        add("Gy", energy.over(mass), 1, true);
+        add("Sv", energy.over(mass), 1, true);
+        add("Å", length, 1e-10, false);
+        add("yr", time, 31557600, false);
+        add("day", time, 86400, false);
+        add("in", length, 0.0254, false);
+        add("ft", length, 0.3048, false);
+        add("mi", length, 1609.344, false);
+        add("lb", mass, 0.45359237, false);
+        add("rev", Dimension.NONE, 2 * Math.PI, false);
+        add("rpm", time.power(-1), 2 * Math.PI / 60, false);
+        add("ppm", Dimension.NONE, 1e-6, false);
         add("rad", Dimension.NONE, 1, true);
         add("°", Dimension.NONE, Math.PI / 180, false);
         add("deg", Dimension.NONE, Math.PI / 180, false);

@@ -20,7 +20,7 @@ class UnitReaderPropertiesTest {
     private String factor() {
         String symbol = SYMBOLS[below(SYMBOLS.length)];
         int power = below(6) - 2;
-        return power == 0 || power == 1 ? symbol : symbol + "^" + power;
+        return power == 0 || power == 1 ? symbol : (symbol.equals("ms") ? "(ms)" : symbol) + "^" + power;
     }
 
     private String product() {

@@ -28,9 +28,36 @@ class UnitsTest {
     }
 
     @Test
-    void celsiusHasAnotherZeroAndStandsAlone() {
-        assertThat(Units.parse("°C").toSi(20)).isEqualTo(293.15);
-        assertThatThrownBy(() -> Units.parse("J/°C")).hasMessageContaining("Write K");
+    void celsiusHasAnotherZeroWhereItStandsAloneAndIsAnIntervalInProducts() {
+        for (String alone : new String[] {"°C", "˚C", "℃", "deg C", "° C", "degrees C"}) {
+            assertThat(Units.parse(alone).toSi(20)).as(alone).isEqualTo(293.15);
+        }
+        assertThat(Units.parse("J/(kg °C)").toSi(1)).isEqualTo(Units.parse("J/(kg K)").toSi(1));
+        assertThat(Units.parse("°C/min").toSi(60)).isEqualTo(1);
+        assertThat(Units.parse("1/°C").toSi(1)).isEqualTo(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"atm | Pa | 101325", "mmHg | Pa | 133.322387415", "cal | J | 4.184", "kcal | J | 4184",
+        "Wh | J | 3600", "kWh | J | 3.6e6", "mAh | C | 3.6", "rpm | rad/s | 0.10471975511965977", "rev | rad | 6.283185307179586",
+        "M | mol/m³ | 1000", "mM | mol/m³ | 1", "ppm | % | 1e-4", "mH | V s/A | 1e-3", "Wb | V s | 1", "lx | cd/m² | 1", "lm | cd | 1",
+        "kBq | 1/s | 1000", "mGy | m²/s² | 1e-3", "µSv | J/kg | 1e-6", "mS | A/V | 1e-3", "Å | nm | 0.1", "yr | d | 365.25",
+        "day | h | 24", "in | cm | 2.54", "ft | in | 12", "mi | ft | 5280", "lb | g | 453.59237",
+        "Nm | N m | 1", "Nm-1 | N/m | 1", "m ^2 | m² | 1", "kgm/s2 | N | 1", "gcm-3 | g/cm³ | 1", "Js | J s | 1", "N•m | J | 1"})
+    void unitsOfOtherTradesAndWithoutGaps(String written, String other, double worth) {
+        Unit unit = Units.parse(written);
+        Unit reference = Units.parse(other);
+        assertThat(unit.dimension()).isEqualTo(reference.dimension());
+        assertThat(unit.factor() / reference.factor() / worth).isCloseTo(1, within(1e-12));
+        assertThat(Units.parse(unit.symbol()).factor()).as("printed as " + unit.symbol()).isCloseTo(unit.factor(), within(1e-12 * unit.factor()));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"ms-2", "ms^-2", "ms⁻²", "ms-1"})
+    void metresPerSecondOrMilliseconds(String written) {
+        assertThatThrownBy(() -> Units.parse(written)).hasMessageContaining("two ways").hasMessageContaining("(ms)");
+        assertThat(Units.parse("m s-2").dimension()).isEqualTo(Units.parse("m/s²").dimension());
+        assertThat(Units.parse("(ms)-2").factor()).isEqualTo(1e6);
     }
 
     @ParameterizedTest

@@ -1,0 +1,120 @@
+package cauldron.e2e;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** A student without a browser, for load and for what happens when things break. */
+final class Client {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    private final String address;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).connectTimeout(PATIENCE).build();
+    private String work;
+
+    Client(String address) throws IOException, InterruptedException {
+        this.address = address;
+        get("/api/me");
+    }
+
+    /** Joins a class, begins its newest lab, and seals the prediction. */
+    Client join(String code, String name) throws IOException, InterruptedException {
+        ask("/api/join", "{\"code\":\"" + code + "\",\"displayName\":\"" + name + "\",\"secret\":\"eight-chars\"}");
+        String assignment = find("\"id\":\"([^\"]+)\"", get("/api/assigned").body());
+        work = find("\"workId\":\"([^\"]+)\"", ask("/api/assigned/" + assignment + "/work", "{}"));
+        ask(entries(), entry("expect", "answer", "{\"choice\":1}", UUID.randomUUID()));
+        ask(entries(), entry("expect", "seal", "{\"sealed\":true}", UUID.randomUUID()));
+        return this;
+    }
+
+    String work() {
+        return work;
+    }
+
+    private String entries() {
+        return "/api/works/" + work + "/entries";
+    }
+
+    private static String entry(String block, String slot, String value, UUID id) {
+        return "{\"entries\":[{\"id\":\"" + id + "\",\"block\":\"" + block + "\",\"slot\":\"" + slot + "\",\"value\":" + value
+                + ",\"time\":\"" + Instant.now() + "\"}]}";
+    }
+
+    /** Keeps an entry; the status of the answer. */
+    int save(UUID id) throws IOException, InterruptedException {
+        return post(entries(), entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", id)).statusCode();
+    }
+
+    /** The same without waiting. */
+    CompletableFuture<Integer> saving() {
+        return http.sendAsync(posting(entries(), entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", UUID.randomUUID())),
+                BodyHandlers.ofString()).thenApply(HttpResponse::statusCode);
+    }
+
+    CompletableFuture<Integer> getting(String path) {
+        return http.sendAsync(HttpRequest.newBuilder(URI.create(address + path)).header("Accept-Encoding", "gzip").timeout(PATIENCE).build(),
+                BodyHandlers.ofByteArray()).thenApply(HttpResponse::statusCode);
+    }
+
+    /** Asks for a recording; its film's address. */
+    String recording(String chosen) throws IOException, InterruptedException {
+        String id = UUID.randomUUID().toString();
+        ask("/api/works/" + work + "/trials", "{\"id\":\"" + id + "\",\"block\":\"films\",\"chosen\":" + chosen + "}");
+        return "/api/trials/" + id + "/film";
+    }
+
+    byte[] bytes(String path) throws IOException, InterruptedException {
+        return http.send(HttpRequest.newBuilder(URI.create(address + path)).header("Accept-Encoding", "gzip").build(),
+                BodyHandlers.ofByteArray()).body();
+    }
+
+    HttpResponse<String> get(String path) throws IOException, InterruptedException {
+        return http.send(HttpRequest.newBuilder(URI.create(address + path)).timeout(PATIENCE).build(), BodyHandlers.ofString());
+    }
+
+    HttpResponse<String> post(String path, String body) throws IOException, InterruptedException {
+        return http.send(posting(path, body), BodyHandlers.ofString());
+    }
+
+    private HttpRequest posting(String path, String body) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json")
+                .timeout(PATIENCE).POST(BodyPublishers.ofString(body));
+        for (HttpCookie cookie : cookies.getCookieStore().getCookies()) {
+            if (cookie.getName().equals("XSRF-TOKEN")) {
+                request.header("X-XSRF-TOKEN", cookie.getValue());
+            }
+        }
+        return request.build();
+    }
+
+    /** The answer's body; anything but a success is a fault of the test. */
+    String ask(String path, String body) throws IOException, InterruptedException {
+        HttpResponse<String> answer = post(path, body);
+        if (answer.statusCode() >= 300) {
+            throw new IllegalStateException(path + " answered " + answer.statusCode() + " " + answer.body());
+        }
+        return answer.body();
+    }
+
+    static String find(String pattern, String text) {
+        Matcher matcher = Pattern.compile(pattern).matcher(text);
+        if (!matcher.find()) {
+            throw new IllegalStateException("no " + pattern + " in " + text);
+        }
+        return matcher.group(1);
+    }
+}
