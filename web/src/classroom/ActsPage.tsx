@@ -19,6 +19,7 @@ export function ActsPage() {
     <Shell>
       <h1 className="mb-5 text-title font-bold">What was done</h1>
       <Trouble error={error} />
+      {!data && !error && <p className="text-soft">Opening …</p>}
       {data && acts.length === 0 && <p>Nothing yet. Accounts made, secrets reset, students moved and classes changed are kept here for good.</p>}
       {acts.length > 0 && (
         <table className="w-full rounded-house border bg-sheet text-left">

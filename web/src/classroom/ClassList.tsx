@@ -20,6 +20,7 @@ export function ClassList() {
   return (
     <Shell>
       <Trouble error={error} />
+      {!data && !error && <p className="text-soft">Opening …</p>}
       {data && (
         <>
           <p className="text-soft"><Link to="/" className="text-indigo underline">Classes</Link> / <Link to={`/classes/${data.classId}`} className="text-indigo underline">{data.className}</Link></p>

@@ -42,6 +42,7 @@ export function People() {
         <Button kind="main" onClick={() => setAdding(true)}><UserPlus size={16} aria-hidden />Add people</Button>
       </div>
       <Trouble error={error ?? turn.error} />
+      {!data && !error && <p className="text-soft">Opening …</p>}
       {data?.length === 0 && <p>{text ? 'Nobody has such a name.' : 'No teacher yet. Add the first ones: each gets a one-time code to choose a secret with.'}</p>}
       {data && data.length > 0 && (
         <table className="w-full rounded-house border bg-sheet text-left">

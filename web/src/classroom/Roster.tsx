@@ -36,6 +36,7 @@ export function Roster() {
   return (
     <Shell>
       <Trouble error={error ?? (asking ? null : act.error)} />
+      {!data && !error && <p className="text-soft">Opening …</p>}
       {data && (
         <>
           <p className="text-soft"><Link to="/" className="text-indigo underline">Classes</Link> / roster</p>

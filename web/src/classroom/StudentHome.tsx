@@ -19,6 +19,7 @@ export function StudentHome() {
       </div>
       <JoinToo open={joining} onClose={() => setJoining(false)} />
       <Trouble error={error} />
+      {!data && !error && <p className="text-soft">Looking for your labs …</p>}
       {data?.length === 0 && <p>No lab yet. When your teacher gives one to your class, it appears here.</p>}
       <ul className="flex flex-col gap-4">
         {data?.map((lab) => <LabCard key={lab.id} lab={lab} />)}

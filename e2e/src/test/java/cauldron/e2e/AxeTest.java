@@ -57,6 +57,35 @@ class AxeTest {
     }
 
     @Test
+    void theSchoolsViews() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = context.newPage();
+            page.navigate(App.address() + "/enter");
+            page.getByLabel("One-time code").waitFor();
+            check(page, "enter");
+            page = Chrome.signIn(context, "sigrun");
+            page.getByText("Ines Halvard").waitFor();
+            check(page, "people");
+            Chrome.button(page, "Add people").click();
+            page.getByRole(AriaRole.DIALOG).waitFor();
+            check(page, "add people");
+            page.keyboard().press("Escape");
+            Chrome.link(page, "What was done").click();
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was done")).waitFor();
+            check(page, "what was done");
+        }
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "ines");
+            Chrome.link(page, Pattern.compile("roster")).first().click();
+            page.getByText("Zofia Marr").waitFor();
+            check(page, "roster");
+            Chrome.button(page, "Sign-in slips").click();
+            page.getByRole(AriaRole.DIALOG).waitFor();
+            check(page, "slips");
+        }
+    }
+
+    @Test
     void theStudentsViews() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = context.newPage();

@@ -105,8 +105,8 @@ class OperationsTest {
     }
 
     private static Connection database(Path folder) throws IOException, SQLException {
-        return DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + Files.readString(folder.resolve("database-port")) + "/cauldron",
-                "cauldron_app", Files.readString(folder.resolve("application-password")));
+        return DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + Files.readString(folder.resolve("database-port")).strip() + "/cauldron",
+                "cauldron_app", Files.readString(folder.resolve("application-password")).strip());
     }
 
     private static void kill(String file) throws IOException, InterruptedException {

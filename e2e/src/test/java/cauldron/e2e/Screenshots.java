@@ -65,6 +65,35 @@ class Screenshots {
     }
 
     @Test
+    void school() throws IOException {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "ines");
+            Chrome.link(page, Pattern.compile("roster")).first().click();
+            page.getByText("Zofia Marr").waitFor();
+            Chrome.button(page, "What to do with Esi Lund").click();
+            page.getByRole(AriaRole.MENU).waitFor();
+            shoot(page, "roster");
+            page.keyboard().press("Escape");
+            Chrome.button(page, "Sign-in slips").click();
+            page.getByText("with a one-time code").click();
+            Page roster = page;
+            Path slips = page.waitForDownload(() -> Chrome.button(roster, Pattern.compile("^Save")).click()).path();
+            try (PDDocument pdf = Loader.loadPDF(Files.readAllBytes(slips))) {
+                ImageIO.write(new PDFRenderer(pdf).renderImageWithDPI(0, 72), "png", FOLDER.resolve("slips.png").toFile());
+            }
+        }
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "sigrun");
+            page.getByText("Ines Halvard").waitFor();
+            Chrome.button(page, "Add people").click();
+            page.getByRole(AriaRole.TEXTBOX).last().fill("Hedvig Roe\nAnders Pell, a.pell\nRagna Søby");
+            Chrome.button(page, "Show what this makes").click();
+            Chrome.button(page, "Make 3 accounts").waitFor();
+            shoot(page, "administrator");
+        }
+    }
+
+    @Test
     void student() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.measuring(context, "kofi.strand");

@@ -19,7 +19,7 @@ import java.util.Set;
  * of those the one with the least sum of squares is taken. Standard uncertainties come from the scatter with
  * n − p degrees of freedom, or, where points have uncertainties, from these.
  *
- * <p>No search among many hollows is exhaustive: where only one or two of the starts led to the best end, the result says that a
+ * <p>No search among many hollows is exhaustive: where few of the starts led to the best end, the result says that a
  * better curve may exist; and where the parameters can hardly be told apart, how many figures that costs.
  */
 public final class CurveFit {
@@ -28,7 +28,10 @@ public final class CurveFit {
     private static final int TRIED = 300;
     private static final int FOLLOWED = 14;
     private static final int FEW = 4;
-    private static final int MOST_HOLLOWS = 3;
+    private static final int MOST_HOLLOWS = 2;
+    /** Where fewer than one search in so many ends in the best place, it may not be the best. */
+    private static final int CERTAIN = 4;
+    private static final int MANY = 4;
     /** From here on a fit in doubles loses so many figures that it must be said. */
     private static final double ENTANGLED = 1e4;
     private static final int MOST_STEPS = 2000;
@@ -127,16 +130,19 @@ public final class CurveFit {
         if (ends.isEmpty()) {
             throw new IllegalArgumentException(reason);
         }
-        return finished(chosen(ends, given), trusted || names.size() - model.affine.size() < 2 ? "" : doubt(ends));
+        return finished(chosen(ends, given), trusted || names.size() - model.affine.size() < 2 ? ""
+                : doubt(ends, start.isEmpty() && names.size() - model.affine.size() >= MANY));
     }
 
-    /** Says so where the best end was met once only, and other starts led elsewhere. */
-    private static String doubt(Map<double[], Double> ends) {
+    /**
+     * Says so where the best end was met by few of the searches, or where so many parameters were searched for without a
+     * hint that most of the room was never looked at.
+     */
+    private static String doubt(Map<double[], Double> ends, boolean many) {
         double least = java.util.Collections.min(ends.values());
         long best = ends.values().stream().filter(c -> c <= least * (1 + 1e-6) + 1e-300).count();
-        // Two terms that change their places lead to one end twice.
-        return best > 2 || ends.size() == 1 && least == 0 ? "" : "A better curve may exist: of " + ends.size()
-                + (ends.size() == 1 ? " search that came to an end " : " searches ") + "only " + best
+        return !many && CERTAIN * best >= ends.size() && ends.size() > 1 || least == 0 ? "" : "A better curve may exist: of " + ends.size()
+                + (ends.size() == 1 ? " search that came to an end " : " searches ") + best
                 + " ended here. Give starting values near what you expect";
     }
 

@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /** The air in the fog signal: gauges read at several temperatures, then a mixture. */
 final class DemoGas extends DemoScript {
@@ -34,8 +35,12 @@ final class DemoGas extends DemoScript {
 
     @Override
     void measure(DemoJournal journal, boolean all, Chance chance) {
-        for (int i = 0; i < (all ? KELVIN.length : 2); i++) {
-            Run run = run(journal, "one-gas", i + 1, KELVIN[i]);
+        // Molecule by molecule takes a while, so the benches run side by side; the journal is written in order.
+        int warm = all ? KELVIN.length : 2;
+        List<Run> benches = IntStream.range(0, all ? warm + 2 : warm).parallel().mapToObj(i -> i < warm
+                ? prepared(journal, "one-gas", KELVIN[i]) : prepared(journal, "two-gases", i == warm ? 300 : 900)).toList();
+        for (int i = 0; i < warm; i++) {
+            Run run = kept(journal, "one-gas", i + 1, benches.get(i));
             String trial = trialId(journal, "one-gas", i + 1);
             double frame = run.time() / run.manifest().interval();
             Map<String, Object> gauges = Tree.of("pressure-gauge", Map.of(), "thermometer", Map.of());
@@ -44,7 +49,7 @@ final class DemoGas extends DemoScript {
             journal.cell("warm", i + 1, "v", Numbers.fixed(read(run, "speed1"), 0), trial, frame, "", gauges, "");
         }
         for (int i = 0; all && i < 2; i++) {
-            Run run = run(journal, "two-gases", i + 1, i == 0 ? 300 : 900);
+            Run run = kept(journal, "two-gases", i + 1, benches.get(warm + i));
             String trial = trialId(journal, "two-gases", i + 1);
             double frame = run.time() / run.manifest().interval();
             Map<String, Object> gauges = Tree.of("thermometer", Map.of());
@@ -64,8 +69,8 @@ final class DemoGas extends DemoScript {
         return run.read(run.manifest().channel(channel));
     }
 
-    /** Runs the bench at a temperature, and keeps the trial as the page would. */
-    private static Run run(DemoJournal journal, String block, int number, double kelvin) {
+    /** Runs the bench at a temperature. */
+    private static Run prepared(DemoJournal journal, String block, double kelvin) {
         BenchPlan plan = ((Block.Bench) journal.sheet().block(block)).plan();
         Map<String, Object> some = new LinkedHashMap<>(plan.setup());
         some.put("temperature", kelvin);
@@ -73,12 +78,17 @@ final class DemoGas extends DemoScript {
         Settings settings = Settings.of(apparatus.manifest(), some);
         Run run = new Run(apparatus, settings, journal.id(block).hashCode());
         run.seek(LONG_ENOUGH);
+        return run;
+    }
+
+    /** Keeps a trial as the page would. */
+    private static Run kept(DemoJournal journal, String block, int number, Run run) {
         double[] scene = new double[run.manifest().scene().size()];
         run.scene(scene);
         String id = trialId(journal, block, number);
         journal.add(block, "trial/" + id, Tree.of("id", id, "number", (double) number, "name", "", "note", "", "at",
                 journal.now().toString(), "recipe", run.recipe().toTree(), "until", run.head(), "settings",
-                settings.toTree(), "scene", Arrays.stream(scene).boxed().toList(), "frame",
+                run.settings().toTree(), "scene", Arrays.stream(scene).boxed().toList(), "frame",
                 Arrays.stream(run.frame("side")).boxed().toList(), "sketches", List.of()));
         return run;
     }
