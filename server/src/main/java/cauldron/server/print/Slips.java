@@ -20,9 +20,10 @@ public final class Slips {
     private static final String CSS = """
             @page { size: A4; margin: 12mm 10mm; }
             body { font-family: House, Signs, sans-serif; font-size: 11pt; color: #1B2430; margin: 0; }
-            table { width: 190mm; border-collapse: collapse; table-layout: fixed; page-break-after: always; }
+            table { width: 190mm; border-collapse: separate; border-spacing: 0; table-layout: fixed; page-break-after: always;
+              border-top: 0.3mm dashed #8A8477; border-left: 0.3mm dashed #8A8477; }
             table.last { page-break-after: auto; }
-            td { border: 0.3mm dashed #8A8477; height: 62mm; padding: 5mm 6mm; vertical-align: top; }
+            td { border-right: 0.3mm dashed #8A8477; border-bottom: 0.3mm dashed #8A8477; height: 62mm; padding: 5mm 6mm; vertical-align: top; }
             .of { color: #5C6470; font-size: 9.5pt; }
             .who { font-size: 15pt; font-weight: bold; margin: 0.5mm 0 3mm; }
             .label { color: #5C6470; font-size: 9pt; margin: 1.6mm 0 0; }
