@@ -2,6 +2,7 @@ package cauldron.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jakarta.persistence.EntityManagerFactory;
 import java.net.http.HttpResponse;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -11,6 +12,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -167,5 +170,42 @@ class JournalTest {
         assertThat(Visitor.read(student.post(work + "/checks", Map.of("block", "g", "number", "981", "unit", "cm/s²")))
                 .get("verdict").asString()).isEqualTo("right");
         assertThat(student.json(work).get("points").asDouble()).isEqualTo(4);
+    }
+
+    @Test
+    void aSaveIsTwoStatementsAndTouchesTheSessionAtMostOnceAMinute() {
+        seal();
+        JdbcTemplate sql = ServerExtension.bean(JdbcTemplate.class);
+        Statistics counted = ServerExtension.bean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
+        String touched = "select max(last_access_time) from spring_session";
+        Long before = sql.queryForObject(touched, Long.class);
+        counted.setStatisticsEnabled(true);
+        try {
+            counted.clear();
+            for (int i = 0; i < 10; i++) {
+                send(entry(UUID.randomUUID(), "why", "answer", Map.of("text", "save " + i)));
+            }
+            assertThat(counted.getPrepareStatementCount()).as("besides the reading of the session").isLessThanOrEqualTo(20);
+        } finally {
+            counted.setStatisticsEnabled(false);
+        }
+        assertThat(sql.queryForObject(touched, Long.class)).isEqualTo(before);
+    }
+
+    @Test
+    void tenThousandCellsAreOneEntry() {
+        seal();
+        Map<String, Object> slots = new LinkedHashMap<>();
+        List<String> order = new ArrayList<>();
+        for (int i = 0; i < 10_000; i++) {
+            slots.put("cell/r" + i + "/L", Map.of("text", "" + i));
+            order.add("r" + i);
+        }
+        slots.put("rows", Map.of("order", order));
+        assertThat(send(entry(UUID.randomUUID(), "readings", "edit/1", Map.of("slots", slots))).get(0).get("kept").asBoolean()).isTrue();
+        send(entry(UUID.randomUUID(), "readings", "cell/r7/L", Map.of("text", "later")));
+        JsonNode cells = student.json(work).at("/notebook/readings");
+        assertThat(cells.get("cell/r9999/L").get("text").asString()).isEqualTo("9999");
+        assertThat(cells.get("cell/r7/L").get("text").asString()).isEqualTo("later");
     }
 }
