@@ -59,6 +59,11 @@ final class Client {
         return post(entries(), entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", id)).statusCode();
     }
 
+    /** Keeps a value. */
+    void entry(String block, String slot, String value) throws IOException, InterruptedException {
+        ask(entries(), entry(block, slot, value, UUID.randomUUID()));
+    }
+
     /** The same without waiting. */
     CompletableFuture<Integer> saving() {
         return http.sendAsync(posting(entries(), entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", UUID.randomUUID())),

@@ -49,6 +49,33 @@ final class ServerLoad {
             report(out, "saving at " + rate + " entries/s for " + SECONDS + " s", openLoop(rate, SECONDS, save));
         }
         mixed(out, address, students, save);
+        largest(out, students.get(1));
+    }
+
+    /** A table as long as one may be, kept in a few edits, and the report of that work. */
+    private static void largest(Rows out, Client student) throws Exception {
+        int rows = 20_000;
+        StringBuilder order = new StringBuilder();
+        for (int i = 0; i < rows; i++) {
+            order.append(i == 0 ? "" : ",").append("\"r").append(i).append('"');
+        }
+        long from = System.nanoTime();
+        student.entry("readings", "rows", "{\"order\":[" + order + "]}");
+        int piece = 10_000;
+        for (String column : new String[] {"L", "t"}) {
+            for (int first = 0; first < rows; first += piece) {
+                StringBuilder cells = new StringBuilder();
+                for (int i = first; i < first + piece; i++) {
+                    cells.append(i == first ? "" : ",").append("\"cell/r").append(i).append('/').append(column).append("\":{\"text\":\"88.5\"}");
+                }
+                student.entry("readings", "edit/" + column + first, "{\"slots\":{" + cells + "}}");
+            }
+        }
+        out.row("keeping 40,000 cells and 20,000 rows as five entries", "%.2f s", (System.nanoTime() - from) / 1e9);
+        student.entry("why", "answer", "{\"text\":\"" + "As long as an explanation may be. ".repeat(230) + "\"}");
+        from = System.nanoTime();
+        String report = student.ask("/api/works/" + student.work() + "/report", "{\"zone\":\"UTC\",\"pictures\":[]}");
+        out.row("a report of the largest work", "%.2f s, %d kB", (System.nanoTime() - from) / 1e9, report.length() * 3 / 4000);
     }
 
     /** What a school in the first minutes of a lesson asks for together. */
