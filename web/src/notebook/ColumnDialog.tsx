@@ -71,11 +71,11 @@ export function ColumnDialog({ column, table, onClose, onSave }: { column: Colum
           </fieldset>
         )}
         <Field label="What it is" value={draft.description ?? ''} onChange={(e) => put({ description: e.target.value })} maxLength={200} hint="for whoever reads the table" />
+        {pretty && 'note' in pretty && pretty.note && <p role="status" className="rounded-house border-l-3 border-ochre bg-wash px-3 py-2">{pretty.note}</p>}
         {calculated && result && !trouble && made.formula && (
           <p className="flex flex-wrap items-center gap-x-3 rounded-house bg-stage px-3 py-2" aria-live="polite">
             {pretty && 'mathMl' in pretty && <span className="text-lead"><Symbol text={made.symbol} /> = <MathText mathMl={pretty.mathMl} /></span>}
             {!result.asked && <span>Unit: <b className="mono">{result.unit || 'none, a pure number'}</b></span>}
-            {pretty && 'note' in pretty && pretty.note && <span className="text-copper">{pretty.note}</span>}
             {first && <span>first value <b className="mono">{first}</b></span>}
           </p>
         )}

@@ -134,7 +134,7 @@ function NumberView({ block, context }: { block: BlockOf<'number'>; context: She
         <input aria-label="Unit" placeholder="unit" className={`${inputClass} mono w-24`} value={answer.unit ?? ''} readOnly={readOnly} maxLength={40} onChange={(e) => write({ unit: e.target.value })} />
         {!readOnly && <Button kind="main" type="submit" disabled={busy || !answer.number}>Check</Button>}
       </form>}
-      {!readOnly && !lacks && left < block.tries && (
+      {!readOnly && !lacks && left < block.tries && (feedback ?? before)?.verdict !== 'right' && (
         <p className={`text-fine ${left === 0 ? 'text-copper' : 'text-soft'}`} data-testid="tries-left">
           {left === 0 ? 'Your tries are used up. An answer is still kept, but brings no points until your teacher opens the question again.' : `${left} of ${block.tries} tries left.`}
         </p>
