@@ -1,15 +1,15 @@
 import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
-import { Catalogue } from '../classroom/Catalogue';
-import { ClassList } from '../classroom/ClassList';
 import { Enter } from '../classroom/Enter';
 import { Join } from '../classroom/Join';
 import { SignIn } from '../classroom/SignIn';
-import { StudentHome } from '../classroom/StudentHome';
-import { TeacherHome } from '../classroom/TeacherHome';
 import { useMe } from './session';
 
 // Each kind of person brings pages of their own.
+const TeacherHome = lazy(() => import('../classroom/TeacherHome').then((m) => ({ default: m.TeacherHome })));
+const StudentHome = lazy(() => import('../classroom/StudentHome').then((m) => ({ default: m.StudentHome })));
+const ClassList = lazy(() => import('../classroom/ClassList').then((m) => ({ default: m.ClassList })));
+const Catalogue = lazy(() => import('../classroom/Catalogue').then((m) => ({ default: m.Catalogue })));
 const People = lazy(() => import('../classroom/People').then((m) => ({ default: m.People })));
 const ActsPage = lazy(() => import('../classroom/ActsPage').then((m) => ({ default: m.ActsPage })));
 const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: m.Roster })));

@@ -1,4 +1,4 @@
-
+import { use } from 'react';
 import type { Run } from '../core';
 import { sceneOf } from '../scenes';
 import { BenchHandle } from './BenchHandle';
@@ -27,7 +27,7 @@ interface Props {
 export function BenchStage({ bench, side, layers, tool, behind = [], label, children }: Props) {
   const { m, live } = bench;
   const { run } = live.sides[side];
-  const { Drawing, paint } = sceneOf(m.id);
+  const { Drawing, paint } = use(sceneOf(m.id));
   const picture = bench.pictureOf(side);
   const frame = run.frame(m.views[0].id);
   return (

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { isShown, replay, type Manifest } from '../core';
+import { isShown, type Manifest } from '../core';
+import { replay } from '../core/models';
 import { Dialog, Select } from '../ui';
 import { ChannelGraph } from './ChannelGraph';
 import type { KeptTrial } from './trials';

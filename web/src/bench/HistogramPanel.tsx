@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, useState } from 'react';
-import { countUp, printFixed, printShort, type Distribution, type Manifest, type Run } from '../core';
+import { printFixed, printShort, type Distribution, type Manifest, type Run } from '../core';
+import { countUp } from '../core/models';
 import { Select, Slider, Symbol } from '../ui';
 import { useSize } from './useSize';
 

@@ -2,11 +2,13 @@ import { Shrink } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { useMe } from '../app/session';
-import { manifest, replay, type Manifest } from '../core';
+import { isApparatus, type Manifest } from '../core';
+import { replay } from '../core/models';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import { snapPoints } from '../instruments/snap';
 import { useInstruments } from '../instruments/useInstruments';
+import { useApparatus } from '../scenes/useApparatus';
 import { Button, Select, Trouble } from '../ui';
 import { BenchHeader, type Left } from './BenchHeader';
 import { BenchStage, PictureNote } from './BenchStage';
@@ -23,8 +25,11 @@ import { populationNames } from './populations';
 
 export default function OpenBench() {
   const { apparatus = '' } = useParams();
-  const m = manifest(apparatus);
-  return m ? <Bench key={m.id} m={m} /> : <Navigate to="/catalogue" replace />;
+  return isApparatus(apparatus) ? <Known key={apparatus} apparatus={apparatus} /> : <Navigate to="/catalogue" replace />;
+}
+
+function Known({ apparatus }: { apparatus: string }) {
+  return <Bench m={useApparatus(apparatus).m} />;
 }
 
 /** The teacher's bench: one apparatus, live; or two of it side by side. */

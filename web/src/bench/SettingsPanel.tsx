@@ -1,6 +1,7 @@
 import { RotateCcw } from 'lucide-react';
 import { memo, useCallback, useEffect, useId, useRef, useState } from 'react';
-import { checkSetting, isShown, printShort, type AmountSetting, type Manifest, type Setting, type SettingValue, type SettingValues } from '../core';
+import { isShown, printShort, type AmountSetting, type Manifest, type Setting, type SettingValue, type SettingValues } from '../core';
+import { checkSetting } from '../core/models';
 import { Select, Slider, Symbol, Toggle } from '../ui';
 
 interface Props { m: Manifest; values: SettingValues; onChange: (id: string, value: SettingValue) => void; only?: string[] }

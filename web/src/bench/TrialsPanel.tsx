@@ -1,5 +1,5 @@
 import { FolderOpen, GitCompare, Repeat, Spline, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { use, useState } from 'react';
 import { dayAndTime } from '../app/dates';
 import { isShown, printShort, type Manifest, type SettingValues } from '../core';
 import { sceneOf } from '../scenes';
@@ -75,7 +75,7 @@ export function nameOf(t: KeptTrial) {
 }
 
 function Thumbnail({ m, trial }: { m: Manifest; trial: KeptTrial }) {
-  const { Drawing } = sceneOf(m.id);
+  const { Drawing } = use(sceneOf(m.id));
   const picture = pictureOfRun(m, Float64Array.from(trial.scene), Float64Array.from(trial.frame));
   return (
     <svg className="h-16 w-20 shrink-0 rounded-house border bg-stage" viewBox={`0 0 ${picture.width} ${picture.height}`} aria-hidden>

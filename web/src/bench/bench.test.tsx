@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeAll, expect, test, vi } from 'vitest';
-import { initialSettings, manifest, openRun, printFixed, printShort, workOut } from '../core';
+import { initialSettings, manifestOf, printFixed, printShort, workOut } from '../core';
+import { openRun } from '../core/models';
 import { pictureOfRun, toMetres } from '../scenes/picture';
 import { SettingsPanel } from './SettingsPanel';
 import { arrowStep } from './Stage';
@@ -10,7 +11,7 @@ beforeAll(() => {
 });
 afterEach(cleanup);
 
-const m = manifest('pendulum')!;
+const m = await manifestOf('pendulum');
 
 test('settings come from the manifest, and only those that apply', () => {
   const change = vi.fn();

@@ -1,7 +1,8 @@
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, expect, test, vi } from 'vitest';
 import { Tooltip } from 'radix-ui';
-import { initialSettings, manifest, openRun } from '../core';
+import { initialSettings, manifestOf } from '../core';
+import { openRun } from '../core/models';
 import { HistogramPanel } from './HistogramPanel';
 import { neighbourEvent } from './TimeLine';
 import { slowedText, timeText } from './time';
@@ -14,8 +15,8 @@ beforeAll(() => {
 });
 afterEach(cleanup);
 
-const gas = manifest('gas-cylinder')!;
-const spring = manifest('hanging-spring')!;
+const gas = await manifestOf('gas-cylinder');
+const spring = await manifestOf('hanging-spring');
 
 test('time is shown in the unit of the apparatus', () => {
   expect(timeText(spring, 1.23456)).toBe('1.235 s');
@@ -62,10 +63,10 @@ function kept(number: number, more: Partial<KeptTrial> = {}): KeptTrial {
   };
 }
 
-test('a deleted trial goes from the list and can be brought back', () => {
+test('a deleted trial goes from the list and can be brought back', async () => {
   const shelf = { trials: [kept(1), kept(2), kept(3, { removed: true })], keep: vi.fn() };
   const nothing = () => undefined;
-  render(<Tooltip.Provider><TrialsPanel m={spring} shelf={shelf} current={null} behind={null} onOpen={nothing} onRepeat={nothing} onBehind={nothing} /></Tooltip.Provider>);
+  await act(async () => { render(<Tooltip.Provider><TrialsPanel m={spring} shelf={shelf} current={null} behind={null} onOpen={nothing} onRepeat={nothing} onBehind={nothing} /></Tooltip.Provider>); });
   expect(screen.queryByLabelText('Name of trial 3')).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Delete Trial 2' }));
   expect(shelf.keep).toHaveBeenLastCalledWith(expect.objectContaining({ id: 't2', removed: true }));

@@ -1,4 +1,4 @@
-import Dexie, { type Table } from 'dexie';
+import { openDB, type DBSchema } from 'idb';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Recipe, SettingValues } from '../core';
 import type { Sketch } from './DrawOver';
@@ -32,17 +32,25 @@ export interface TrialShelf {
 
 interface Stored extends KeptTrial { shelf: string }
 
-class BenchDatabase extends Dexie {
-  trials!: Table<Stored, string>;
-
-  constructor() {
-    super('cauldron-bench');
-    this.version(1).stores({ trials: 'id, shelf' });
-  }
+interface Schema extends DBSchema {
+  trials: { key: string; value: Stored; indexes: { shelf: string } };
 }
 
 const MOST_KEPT = 60;
-const database = new BenchDatabase();
+// Earlier builds counted the same store as version 10.
+const database = openDB<Schema>('cauldron-bench', 11, {
+  upgrade(db) {
+    if (!db.objectStoreNames.contains('trials')) db.createObjectStore('trials', { keyPath: 'id' }).createIndex('shelf', 'shelf');
+  },
+  blocking(_now, _next, event) { (event.target as IDBDatabase).close(); },
+});
+// Whoever stores or reads hears of it, and says so.
+database.catch(() => undefined);
+
+async function store(trial: Stored, gone: string[]) {
+  const tx = (await database).transaction('trials', 'readwrite');
+  await Promise.all([tx.store.put(trial), ...gone.map((id) => tx.store.delete(id)), tx.done]);
+}
 
 /** Trials of one person with one apparatus, on this device. The oldest go when there are too many. */
 export function useDeviceShelf(person: string, apparatus: string): TrialShelf {
@@ -52,7 +60,7 @@ export function useDeviceShelf(person: string, apparatus: string): TrialShelf {
   const failed = useCallback((e: unknown) => setTrouble(`This device can't store trials (${String(e)}). They last until the page is closed.`), []);
   useEffect(() => {
     let here = true;
-    void database.trials.where('shelf').equals(shelf).toArray().then((found) => {
+    void database.then((db) => db.getAllFromIndex('trials', 'shelf', shelf)).then((found) => {
       if (here) setTrials((now) => [...found.filter((f) => !now.some((n) => n.id === f.id)), ...now].sort((a, b) => a.number - b.number));
     }).catch(failed);
     return () => { here = false; };
@@ -61,7 +69,7 @@ export function useDeviceShelf(person: string, apparatus: string): TrialShelf {
     setTrials((now) => {
       const next = [...now.filter((t) => t.id !== trial.id), trial].sort((a, b) => a.number - b.number);
       const gone = next.slice(0, Math.max(0, next.length - MOST_KEPT));
-      void database.trials.put({ ...trial, shelf }).then(() => database.trials.bulkDelete(gone.map((t) => t.id))).catch(failed);
+      void store({ ...trial, shelf }, gone.map((t) => t.id)).catch(failed);
       return next.slice(gone.length);
     });
   }, [shelf, failed]);

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { initialSettings, placed, type Manifest, type SettingValue, type SettingValues } from '../core';
+import { initialSettings, type Manifest, type SettingValue, type SettingValues } from '../core';
+import { placed } from '../core/models';
 import { pictureOfRun, toMetres, type Picture } from '../scenes/picture';
 import type { Shape, Sketch } from './DrawOver';
 import type { KeptTrial, TrialShelf } from './trials';

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { openRun, replay, type Action, type Manifest, type Recipe, type Run, type SettingValues, type StopAt } from '../core';
+import type { Action, Manifest, Recipe, Run, SettingValues, StopAt } from '../core';
+import { openRun, replay } from '../core/models';
 
 /** Longest stretch of wall time that one frame makes up for, so that a hidden tab doesn't leap ahead. */
 const LONGEST_FRAME = 0.1;

@@ -1,14 +1,15 @@
 import { Link } from 'react-router';
-import { initialSettings, manifests, openRun, type Manifest } from '../core';
+import { apparatusList, initialSettings } from '../core';
+import { openRun } from '../core/models';
 import { NO_LAYERS, pictureOfRun } from '../scenes/picture';
-import { sceneOf } from '../scenes';
+import { useApparatus } from '../scenes/useApparatus';
 
 export default function ApparatusList() {
   return (
     <ul className="grid grid-cols-2 gap-4">
-      {manifests.map((m) => (
+      {apparatusList.map((m) => (
         <li key={m.id} className="flex overflow-hidden rounded-house border bg-sheet">
-          <Thumbnail m={m} />
+          <Thumbnail id={m.id} />
           <div className="flex flex-1 flex-col gap-2 p-4">
             <h3 className="font-bold">{m.name}</h3>
             <p className="text-fine">{m.summary}</p>
@@ -22,10 +23,10 @@ export default function ApparatusList() {
 }
 
 /** The apparatus as it really stands at its initial settings. */
-function Thumbnail({ m }: { m: Manifest }) {
+function Thumbnail({ id }: { id: string }) {
+  const { m, scene: { Drawing } } = useApparatus(id);
   const run = openRun(m.id, initialSettings(m), 1);
   const picture = pictureOfRun(m, run.scene(), run.frame(m.views[0].id));
-  const { Drawing } = sceneOf(m.id);
   return (
     <svg viewBox={`0 0 ${picture.width} ${picture.height}`} preserveAspectRatio="xMidYMid slice" className="w-44 bg-stage" role="img" aria-label={m.name}>
       <Drawing picture={picture} layers={NO_LAYERS} />

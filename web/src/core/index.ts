@@ -1,6 +1,9 @@
-/** The one typed door to the core. Nothing else imports the compiled Java. */
-import * as door from './generated/cauldron-core.js';
-import type { RunDoor } from './generated/cauldron-core';
+/**
+ * The one typed door to the core. Nothing outside this folder imports the compiled Java. What is here needs no model;
+ * `models` has those, and only a live bench imports it.
+ */
+import * as door from './generated/notebook.js';
+import type { RunDoor } from './generated/bench';
 
 export type SettingValue = number | string | boolean;
 export type SettingValues = Record<string, SettingValue>;
@@ -60,13 +63,10 @@ export interface Recipe {
 }
 
 export * from './tables';
+export * from './manifests';
 
-export const manifests = door.manifests() as Manifest[];
 export const instruments = door.instruments() as Instrument[];
 
-export function manifest(id: string): Manifest | undefined {
-  return manifests.find((m) => m.id === id);
-}
 /** Whether something declared with `shownWhen` (`setting=value`) is to be shown now. */
 export function isShown(shownWhen: string, values: SettingValues) {
   const [id, value] = shownWhen.split('=');
@@ -74,26 +74,6 @@ export function isShown(shownWhen: string, values: SettingValues) {
 }
 export function initialSettings(m: Manifest): SettingValues {
   return Object.fromEntries(m.settings.map((s) => [s.id, s.initial]));
-}
-export function checkSetting(apparatus: string, setting: string, value: SettingValue) {
-  return door.checkSetting(apparatus, setting, value) as { value: SettingValue } | Failure;
-}
-export function placed(apparatus: string, handle: string, x: number, y: number, settings: SettingValues) {
-  return door.placed(apparatus, handle, x, y, settings) as SettingValues;
-}
-export function openRun(apparatus: string, settings: SettingValues, seed: number) {
-  return door.openRun(apparatus, settings, seed) as Run;
-}
-export function replay(recipe: Recipe, until: number) {
-  return door.replay(recipe, until) as Run;
-}
-export function countUp(run: Run, d: Distribution, index: number, population: number, width: number, bins: number, limit: number): Counted {
-  const a = run.histogram(index, population, width, bins, limit);
-  const marks = 3 + d.marks.length;
-  return {
-    n: a[0], followed: a[1], shareAbove: a[2], marks: a.subarray(3, marks), curve: a.subarray(marks, marks + bins + 1),
-    counts: a.subarray(marks + bins + 1),
-  };
 }
 export function readUnit(text: string) {
   return door.readUnit(text) as { symbol: string; nice: string } | Failure;
@@ -108,7 +88,7 @@ export function inUnit(value: number, from: string, to: string) {
 }
 /** How far a value read with some instruments (`ruler:10` is graduated in ten divisions) may be off, in a column's unit; undefined where none measures that. */
 export function uncertaintyOf(lying: string[], columnUnit: string) {
-  const answer = door.uncertainty(lying.join(' '), columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;
+  const answer = door.uncertainty(lying, columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;
   return 'text' in answer && answer.text ? { instrument: answer.instrument!, name: answer.name!, text: answer.text } : undefined;
 }
 /** What an instrument shows, and how that is written in a column's unit. */

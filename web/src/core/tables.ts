@@ -1,6 +1,6 @@
 /** Tables, formulas and fits, as the core works them out. */
-import * as door from './generated/cauldron-core.js';
-import type { TableDoor } from './generated/cauldron-core';
+import * as door from './generated/notebook.js';
+import type { TableDoor } from './generated/notebook';
 import type { Failure } from './index';
 
 export interface ColumnSpec {

@@ -1,14 +1,14 @@
 import { Clapperboard, Pause, Play } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Stage } from '../bench/Stage';
-import { instruments, manifest, printFixed } from '../core';
+import { instruments, printFixed } from '../core';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import type { Marker, Placing } from '../instruments/placing';
 import { snapPoints } from '../instruments/snap';
 import type { InstrumentState } from '../instruments/useInstruments';
-import { sceneOf } from '../scenes';
 import { NO_LAYERS } from '../scenes/picture';
+import { useApparatus } from '../scenes/useApparatus';
 import { IconButton, Select, Slider } from '../ui';
 import type { Film } from './film';
 
@@ -40,8 +40,7 @@ interface Props {
 
 /** A recording on the bench: player, instruments, and nothing that gives a value away. */
 export function FilmBench({ apparatus, view, views, onView, film, title, frame, onFrame, placing, onPlacing, markers, onMarkers, tray, readOnly, onTake, onState, note }: Props) {
-  const m = manifest(apparatus)!;
-  const { Drawing } = sceneOf(apparatus);
+  const { m, scene: { Drawing } } = useApparatus(apparatus);
   const picture = film.picture(frame, m);
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState('1/4');

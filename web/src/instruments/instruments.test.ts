@@ -1,12 +1,13 @@
 import { expect, test } from 'vitest';
-import { initialSettings, instruments, manifest, openRun, uncertaintyOf } from '../core';
+import { initialSettings, instruments, manifestOf, uncertaintyOf } from '../core';
+import { openRun } from '../core/models';
 import { pictureOfRun } from '../scenes/picture';
 import { describe } from './describe';
 import { freshPlacing } from './placing';
 import { snapPoints, snapTo } from './snap';
 import { displayFor, displays, type InstrumentState } from './useInstruments';
 
-const m = manifest('hanging-spring')!;
+const m = await manifestOf('hanging-spring');
 const run = openRun(m.id, { ...initialSettings(m), damping: 0 }, 1);
 run.seek(4);
 const picture = pictureOfRun(m, run.scene(), run.frame('front'));

@@ -1,21 +1,24 @@
 import type { ComponentType } from 'react';
-import { GasCylinderScene, paintMolecules } from './gas-cylinder/GasCylinderScene';
-import { HangingSpringScene } from './hanging-spring/HangingSpringScene';
-import { PropellerGliderScene } from './propeller-glider/PropellerGliderScene';
-import { PendulumScene } from './pendulum/PendulumScene';
 import type { Paint, SceneProps } from './picture';
 
 /** A drawing, and where there are too many bodies for it, what paints them below it. */
 export interface Scene { Drawing: ComponentType<SceneProps>; paint?: Paint }
 
-/** The drawing of every apparatus, by its id. A new one adds its line here. */
-const SCENES: Record<string, Scene> = {
-  pendulum: { Drawing: PendulumScene },
-  'hanging-spring': { Drawing: HangingSpringScene },
-  'gas-cylinder': { Drawing: GasCylinderScene, paint: paintMolecules },
-  'propeller-glider': { Drawing: PropellerGliderScene },
+/** The drawing of every apparatus, by its id, fetched where it is shown. A new one adds its line here. */
+const SCENES: Record<string, () => Promise<Scene>> = {
+  pendulum: () => import('./pendulum/PendulumScene').then((m) => ({ Drawing: m.PendulumScene })),
+  'hanging-spring': () => import('./hanging-spring/HangingSpringScene').then((m) => ({ Drawing: m.HangingSpringScene })),
+  'gas-cylinder': () => import('./gas-cylinder/GasCylinderScene').then((m) => ({ Drawing: m.GasCylinderScene, paint: m.paintMolecules })),
+  'propeller-glider': () => import('./propeller-glider/PropellerGliderScene').then((m) => ({ Drawing: m.PropellerGliderScene })),
 };
+const fetched = new Map<string, Promise<Scene>>();
 
-export function sceneOf(apparatus: string): Scene {
-  return SCENES[apparatus];
+export function sceneOf(apparatus: string): Promise<Scene> {
+  let scene = fetched.get(apparatus);
+  if (!scene) {
+    scene = SCENES[apparatus]();
+    scene.catch(() => fetched.delete(apparatus));
+    fetched.set(apparatus, scene);
+  }
+  return scene;
 }

@@ -1,6 +1,5 @@
 import { Lock } from 'lucide-react';
 import { memo, useState } from 'react';
-import Markdown from 'react-markdown';
 import type { Schemas } from '../api/client';
 import { countWords } from '../core';
 import { SketchPad } from '../graph/SketchPad';
@@ -27,16 +26,16 @@ const NOTEBOOK_NAMES: Record<string, (b: Block) => string> = {
   graph: (b) => (b.type === 'graph' && b.line ? 'Graph with a line of best fit' : 'Graph'),
 };
 
-/** Words in Markdown, read once and not with every key that is typed beside them. */
-const Words = memo(function Words({ markdown }: { markdown: string }) {
-  return <Markdown>{markdown}</Markdown>;
+/** Words of the lab, set by the server, which leaves no HTML in them but its own. */
+const Words = memo(function Words({ html }: { html: string }) {
+  return <div className="prose max-w-prose" dangerouslySetInnerHTML={{ __html: html }} />;
 });
 
 /** One block on the sheet. Tables, graphs and recordings live on the right; here they say how far they are. */
 export function BlockView({ block, context }: { block: Block; context: SheetContext }) {
   switch (block.type) {
     case 'text':
-      return <div className="prose max-w-prose"><Words markdown={block.markdown} /></div>;
+      return <Words html={block.html} />;
     case 'vocabulary':
       return (
         <dl className="rounded-house border">

@@ -11,13 +11,15 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { distinct, manifest, replay, type Manifest } from '../core';
+import { distinct, type Manifest } from '../core';
+import { replay } from '../core/models';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import { snapPoints } from '../instruments/snap';
 import { useInstruments, type InstrumentState } from '../instruments/useInstruments';
 import type { Journal } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
+import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import type { BlockOf } from './types';
 
@@ -56,7 +58,7 @@ export function LabBench({ block, journal, readOnly, show, note, onNow, onTake }
   /** A reading to be shown as it was made. */
   show: Reading | null; note?: React.ReactNode; onNow: (now: BenchNow) => void; onTake?: (instrument: string) => void;
 }) {
-  const m = manifest(block.apparatus)!;
+  const { m } = useApparatus(block.apparatus);
   const shelf = useJournalShelf(journal, block.id, readOnly);
   const bench = useBench(m, shelf, block.setup, seedOf(journal.work));
   const { live } = bench;

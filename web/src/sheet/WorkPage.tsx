@@ -1,12 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { use, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../app/dates';
 import { tableOf } from '../notebook/table';
 import { distinct, Worktable } from '../core';
 import type { Journal, Slots } from '../notebook/journal';
+import { useAllApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import { MarkForm } from '../marking/MarkForm';
 import { Reopen } from '../marking/Reopen';
@@ -19,7 +20,7 @@ import { ReportButton } from './ReportButton';
 import { SubmitDialog } from './SubmitDialog';
 import { openParts, type Block, type BlockOf, type Sheet } from './types';
 import { useJournal } from './useJournal';
-import { Workbench } from './Workbench';
+import { loadLabBench, Workbench } from './Workbench';
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
 export default function WorkPage() {
@@ -32,7 +33,16 @@ export default function WorkPage() {
   });
   if (error) return <div className="p-8"><Trouble error={error} /><p className="mt-4"><Link to="/" className="text-indigo underline">Back to the start</Link></p></div>;
   if (!data) return <p className="p-8 text-soft">Opening the lab …</p>;
-  return <WorkView key={data.id} data={data} />;
+  return <Equipped key={data.id} data={data} />;
+}
+
+/** Fetches all that the lab will need before it is opened: later the network may be gone. */
+function Equipped({ data }: { data: Schemas['WorkView'] }) {
+  const blocks = (data.sheet as unknown as Sheet).parts.flatMap((p) => p.blocks);
+  const live = blocks.some((b) => b.type === 'bench');
+  useAllApparatus([...new Set(blocks.flatMap((b) => (b.type === 'bench' || b.type === 'films' ? [b.apparatus] : [])))]);
+  if (live) use(loadLabBench());
+  return <WorkView data={data} />;
 }
 
 function WorkView({ data }: { data: Schemas['WorkView'] }) {

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { use, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { Schemas } from '../api/client';
 import { uncertaintyOf, Worktable } from '../core';
@@ -16,7 +16,7 @@ import { useEdits } from '../notebook/useEdits';
 import { Button, Dialog } from '../ui';
 import { expectedOf } from './expected';
 import { FilmDesk, type FilmPlace } from './FilmDesk';
-import { LabBench, type BenchNow } from './LabBench';
+import type { BenchNow } from './LabBench';
 import type { Block, BlockOf, Sheet } from './types';
 
 interface Props {
@@ -28,6 +28,19 @@ interface Props {
   trials: Schemas['TrialView'][];
   readOnly: boolean;
   open: boolean;
+}
+
+// Recordings need no models; a live bench brings them.
+let benchModule: Promise<typeof import('./LabBench')> | undefined;
+export function loadLabBench() {
+  benchModule ??= import('./LabBench');
+  benchModule.catch(() => { benchModule = undefined; });
+  return benchModule;
+}
+
+function LiveBench(props: ComponentProps<typeof import('./LabBench').LabBench>) {
+  const { LabBench } = use(loadLabBench());
+  return <LabBench {...props} />;
 }
 
 const NO_COLUMNS: never[] = [];
@@ -160,7 +173,7 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
           <div className="min-h-0 flex-1">
             {filmDesk}
             {desk?.type === 'bench' && (
-              <LabBench key={desk.id} block={desk} journal={journal} readOnly={readOnly} show={asked?.desk === desk.id ? asked.reading : null} note={note} onNow={(n) => { liveBench.current = n; instruments.current = null; }} onTake={takeSelected} />
+              <LiveBench key={desk.id} block={desk} journal={journal} readOnly={readOnly} show={asked?.desk === desk.id ? asked.reading : null} note={note} onNow={(n) => { liveBench.current = n; instruments.current = null; }} onTake={takeSelected} />
             )}
           </div>
         </div>

@@ -7,7 +7,7 @@ export interface SketchAsked { table: string; x: SketchAxis; y: SketchAxis }
 export interface Sketched { strokes: number[][] }
 
 export type Block =
-  | { type: 'text'; id: string; markdown: string }
+  | { type: 'text'; id: string; html: string }
   | { type: 'vocabulary'; id: string; terms: { term: string; meaning: string }[] }
   | { type: 'prediction'; id: string; prompt: string; choices: string[]; reasonPrompt: string; sketch?: SketchAsked }
   | { type: 'films'; id: string; apparatus: string; views: string[]; instruments: string[]; distinctTrials: number; choices: { id: string; name: string; options: { id: string; name: string }[] }[] }

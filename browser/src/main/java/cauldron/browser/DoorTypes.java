@@ -11,23 +11,25 @@ import java.util.Comparator;
 import java.util.stream.Collectors;
 import org.teavm.jso.JSExport;
 
-/** Writes the TypeScript declarations of the door at build time, so that they can't drift from it. */
+/** Writes the TypeScript declarations of the doors at build time, so that they can't drift from them. */
 final class DoorTypes {
 
     private DoorTypes() {
     }
 
-    /** Writes the declarations to the file named by the only argument. */
+    /** Writes the declarations into the folder named by the only argument. */
     public static void main(String[] args) throws IOException {
-        StringBuilder out = new StringBuilder("// Generated from cauldron.browser.Door; don't edit.\n");
-        out.append("export interface RunDoor {\n");
-        methods(RunDoor.class, false, out, "  ");
-        out.append("}\n\nexport interface TableDoor {\n");
-        methods(TableDoor.class, false, out, "  ");
+        Path folder = Files.createDirectories(Path.of(args[0]));
+        write(folder.resolve("notebook.d.ts"), NotebookDoor.class, TableDoor.class);
+        write(folder.resolve("bench.d.ts"), BenchDoor.class, RunDoor.class);
+    }
+
+    private static void write(Path file, Class<?> door, Class<?> object) throws IOException {
+        StringBuilder out = new StringBuilder("// Generated from " + door.getName() + "; don't edit.\n");
+        out.append("export interface ").append(object.getSimpleName()).append(" {\n");
+        methods(object, false, out, "  ");
         out.append("}\n");
-        methods(Door.class, true, out, "export function ");
-        Path file = Path.of(args[0]);
-        Files.createDirectories(file.getParent());
+        methods(door, true, out, "export function ");
         Files.writeString(file, out);
     }
 

@@ -71,7 +71,7 @@ public final class RunDoor {
     /** Sets where to stop, from {@code {type, …}}; answers {@code {error}} if that can't be. */
     @JSExport
     public JSObject stopAt(JSObject condition) {
-        return Door.guarded(() -> {
+        return Trees.guarded(() -> {
             stop = StopAt.fromTree(Trees.mapFromJs(condition), run.manifest());
             return Tree.of();
         });
@@ -80,7 +80,7 @@ public final class RunDoor {
     /** Goes back to where a condition was last met; answers {@code {found}} or {@code {error}}. */
     @JSExport
     public JSObject back(JSObject condition) {
-        JSObject answer = Door.guarded(() ->
+        JSObject answer = Trees.guarded(() ->
                 Tree.of("found", run.back(StopAt.fromTree(Trees.mapFromJs(condition), run.manifest()))));
         refresh();
         return answer;
@@ -101,7 +101,7 @@ public final class RunDoor {
     /** Does something now; answers {@code {error}} if that can't be done. */
     @JSExport
     public JSObject act(JSObject action) {
-        JSObject answer = Door.guarded(() -> {
+        JSObject answer = Trees.guarded(() -> {
             run.act(Action.fromTree(Trees.mapFromJs(action)));
             return Tree.of();
         });

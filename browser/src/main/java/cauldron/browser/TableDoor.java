@@ -96,7 +96,7 @@ public final class TableDoor {
      */
     @JSExport
     public JSObject fit(JSObject asked, double from, double to, int places) {
-        return Door.guarded(() -> {
+        return Trees.guarded(() -> {
             Fit fit = Fit.of(table, Trees.mapFromJs(asked));
             double[] at = new double[places];
             for (int i = 0; i < places; i++) {
@@ -115,13 +115,13 @@ public final class TableDoor {
     /** Statistics of a column, or {@code {error}}. */
     @JSExport
     public JSObject statistics(String column) {
-        return Door.guarded(() -> table.statistics(column).toTree(table.need(column).unit().symbol()));
+        return Trees.guarded(() -> table.statistics(column).toTree(table.need(column).unit().symbol()));
     }
 
     /** The tangent at a place; {@code fit}: the one it is taken from, or null for the points themselves. */
     @JSExport
     public JSObject tangent(String x, String y, double at, JSObject fit) {
-        return Door.guarded(() -> {
+        return Trees.guarded(() -> {
             Object asked = Trees.fromJs(fit);
             return new GraphMeasures(table, x, y).tangent(at, asked == null ? null : Fit.of(table, Trees.mapFromJs(fit)));
         });
@@ -130,12 +130,12 @@ public final class TableDoor {
     /** The area under the points from one place to another. */
     @JSExport
     public JSObject area(String x, String y, double from, double to) {
-        return Door.guarded(() -> new GraphMeasures(table, x, y).area(from, to));
+        return Trees.guarded(() -> new GraphMeasures(table, x, y).area(from, to));
     }
 
     /** Counts of a column in bins of a width, from a start; NaN for width or start: chosen. */
     @JSExport
     public JSObject bins(String column, double start, double width) {
-        return Door.guarded(() -> table.bins(column, start, width));
+        return Trees.guarded(() -> table.bins(column, start, width));
     }
 }

@@ -1,9 +1,11 @@
 package cauldron.browser;
 
+import cauldron.core.Tree;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.core.JSArray;
@@ -91,5 +93,19 @@ final class Trees {
             map.put(key, fromJs(get(value, key)));
         }
         return map;
+    }
+
+    /** Answers {@code {error}} where something was typed that can't be read. */
+    static JSObject guarded(Supplier<Map<String, Object>> work) {
+        try {
+            return Trees.toJs(work.get());
+        } catch (IllegalArgumentException e) {
+            return Trees.toJs(Tree.of("error", e.getMessage()));
+        }
+    }
+
+    /** TeaVM loses the class of String[] unless one is made by reflection somewhere. */
+    static void mend() {
+        java.lang.reflect.Array.newInstance(String.class, 0);
     }
 }

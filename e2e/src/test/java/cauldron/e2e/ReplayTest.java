@@ -19,16 +19,16 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** The same recipe gives the same trial on the JVM and in Chromium, and however it is cut into frames. */
 class ReplayTest {
 
-    private static final Path CORE = Path.of("..", "web", "src", "core", "generated", "cauldron-core.js");
+    private static final Path CORE = Path.of("..", "web", "src", "core", "generated");
 
-    /** An empty page that has the compiled core as {@code window.core}. */
+    /** An empty page that has both halves of the compiled core as {@code window.core}. */
     static Page pageWithCore(BrowserContext context) {
         context.route("http://core.test/**", route -> route.fulfill(route.request().url().endsWith(".js")
-                ? new Route.FulfillOptions().setPath(CORE).setContentType("text/javascript")
+                ? new Route.FulfillOptions().setPath(CORE.resolve(route.request().url().substring("http://core.test/".length()))).setContentType("text/javascript")
                 : new Route.FulfillOptions().setBody("<!doctype html>").setContentType("text/html")));
         Page page = context.newPage();
         page.navigate("http://core.test/");
-        page.evaluate("async () => { window.core = await import('/core.js'); }");
+        page.evaluate("async () => { window.core = { ...await import('/notebook.js'), ...await import('/bench.js') }; }");
         return page;
     }
 

@@ -9,15 +9,15 @@ import java.util.List;
  * rows of a column: statistics, rate of change, running sum, area so far, the row before and after.
  */
 enum Function {
-    SQRT("sqrt", 1, 1, false), CBRT("cbrt", 1, 1, false), ABS("abs", 1, 1, false), LN("ln", 1, 1, false),
-    LOG("log lg", 1, 1, false), EXP("exp", 1, 1, false), SIN("sin", 1, 1, false), COS("cos", 1, 1, false),
-    TAN("tan", 1, 1, false), ASIN("arcsin asin", 1, 1, false), ACOS("arccos acos", 1, 1, false),
-    ATAN("arctan atan", 1, 1, false),
-    MIN("min", 1, 9, false), MAX("max", 1, 9, false),
-    MEAN("mean", 1, 1, true), SUM("sum", 1, 1, true), SD("sd", 1, 1, true), SE("se", 1, 1, true), MEDIAN("median", 1, 1, true),
-    COUNT("count", 1, 1, true), SLOPE("slope", 2, 2, true), INTERCEPT("intercept", 2, 2, true),
-    RATE("rate", 2, 2, true), RUNSUM("runsum", 1, 1, true), AREA("area", 2, 2, true),
-    PREV("prev", 1, 1, true), NEXT("next", 1, 1, true), ROW("row", 0, 0, true);
+    SQRT(1, 1, false, "sqrt"), CBRT(1, 1, false, "cbrt"), ABS(1, 1, false, "abs"), LN(1, 1, false, "ln"),
+    LOG(1, 1, false, "log", "lg"), EXP(1, 1, false, "exp"), SIN(1, 1, false, "sin"), COS(1, 1, false, "cos"),
+    TAN(1, 1, false, "tan"), ASIN(1, 1, false, "arcsin", "asin"), ACOS(1, 1, false, "arccos", "acos"),
+    ATAN(1, 1, false, "arctan", "atan"),
+    MIN(1, 9, false, "min"), MAX(1, 9, false, "max"),
+    MEAN(1, 1, true, "mean"), SUM(1, 1, true, "sum"), SD(1, 1, true, "sd"), SE(1, 1, true, "se"), MEDIAN(1, 1, true, "median"),
+    COUNT(1, 1, true, "count"), SLOPE(2, 2, true, "slope"), INTERCEPT(2, 2, true, "intercept"),
+    RATE(2, 2, true, "rate"), RUNSUM(1, 1, true, "runsum"), AREA(2, 2, true, "area"),
+    PREV(1, 1, true, "prev"), NEXT(1, 1, true, "next"), ROW(0, 0, true, "row");
 
     /** The ways it can be typed. */
     private final List<String> typed;
@@ -26,8 +26,8 @@ enum Function {
     /** Whether a row's value needs other rows. */
     final boolean across;
 
-    Function(String typed, int fewest, int most, boolean across) {
-        this.typed = List.of(typed.split(" "));
+    Function(int fewest, int most, boolean across, String... typed) {
+        this.typed = List.of(typed);
         this.fewest = fewest;
         this.most = most;
         this.across = across;

@@ -89,16 +89,16 @@ public record Manifest(String id, int modelVersion, String name, String summary,
 
     /** Ids of the instruments that make sense here. */
     public List<String> instrumentIds() {
-        return instruments.stream().map(i -> i.split("=", 2)[0]).toList();
+        return instruments.stream().map(i -> i.contains("=") ? i.substring(0, i.indexOf('=')) : i).toList();
     }
 
     /** What instruments are hooked into here: channel by instrument. */
     private Map<String, Object> hooked() {
         Map<String, Object> hooked = Tree.of();
         for (String entry : instruments) {
-            String[] parts = entry.split("=", 2);
-            if (parts.length == 2) {
-                hooked.put(parts[0], parts[1]);
+            int at = entry.indexOf('=');
+            if (at >= 0) {
+                hooked.put(entry.substring(0, at), entry.substring(at + 1));
             }
         }
         return hooked;

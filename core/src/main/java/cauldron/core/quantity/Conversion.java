@@ -1,7 +1,5 @@
 package cauldron.core.quantity;
 
-import java.math.BigDecimal;
-
 /**
  * A typed number said in another unit. Where the units differ by a power of ten the decimal mark moves and
  * not a figure is lost or won; otherwise one figure more is kept than was typed, so that converting back
@@ -71,7 +69,7 @@ public final class Conversion {
     private int powerOfTen() {
         double ratio = from.factor() / to.factor();
         int places = (int) Math.rint(Math.log10(ratio));
-        double ten = new BigDecimal("1e" + places).doubleValue();
+        double ten = Decimal.parse("1e" + places).toDouble();
         return Math.abs(ratio / ten - 1) < 1e-12 ? places : Integer.MIN_VALUE;
     }
 }

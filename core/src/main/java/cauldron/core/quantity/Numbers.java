@@ -1,8 +1,5 @@
 package cauldron.core.quantity;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
-
 /**
  * Numbers as people type and read them. Significant figures are part of the job, so printing rounds by
  * rules of its own, alike on the JVM and in the browser: half up on the shortest decimal that stands for
@@ -40,7 +37,7 @@ public final class Numbers {
         }
         try {
             if (digits) {
-                double value = new BigDecimal(text).doubleValue();
+                double value = Decimal.parse(text).toDouble();
                 if (!Double.isInfinite(value)) {
                     return value;
                 }
@@ -73,10 +70,10 @@ public final class Numbers {
 
     /** A typed number with its decimal mark moved to the right, the figures as they were. */
     static String moved(String typed, int places) {
-        BigDecimal moved = new BigDecimal(normal(typed)).movePointRight(places);
-        double size = Math.abs(moved.doubleValue());
+        Decimal moved = Decimal.parse(normal(typed)).moved(places);
+        double size = Math.abs(moved.toDouble());
         boolean plain = size == 0 || size >= PLAIN_FROM && size < PLAIN_TO;
-        return plain ? sign(moved.toPlainString()) : print(moved.doubleValue(), Math.min(15, figures(typed)));
+        return plain ? sign(moved.toString()) : print(moved.toDouble(), Math.min(15, figures(typed)));
     }
 
     private static String normal(String typed) {
@@ -102,21 +99,13 @@ public final class Numbers {
         if (value == 0) {
             return "0";
         }
-        BigDecimal rounded = round(BigDecimal.valueOf(value), figures);
+        Decimal rounded = Decimal.of(value).withFigures(figures);
         double size = Math.abs(value);
         if (size >= PLAIN_FROM && size < PLAIN_TO) {
-            return sign(rounded.toPlainString());
+            return sign(rounded.toString());
         }
-        int exponent = rounded.precision() - rounded.scale() - 1;
-        return sign(rounded.movePointLeft(exponent).toPlainString()) + " × 10" + Units.superscript(exponent);
-    }
-
-    // Not by BigDecimal.round: in TeaVM 0.15's class library it leaves 1.3005 as it is when four figures are
-    // asked for, because it only estimates how many digits there are.
-    private static BigDecimal round(BigDecimal exact, int figures) {
-        BigDecimal rounded = exact.setScale(exact.scale() - exact.precision() + figures, RoundingMode.HALF_UP);
-        boolean carried = rounded.precision() > figures;
-        return carried ? rounded.setScale(rounded.scale() - 1, RoundingMode.HALF_UP) : rounded;
+        int exponent = rounded.exponent();
+        return sign(rounded.moved(-exponent).toString()) + " × 10" + Units.superscript(exponent);
     }
 
     /** Prints at most six significant figures and no zeros that say nothing: for ranges and settings. */
@@ -137,8 +126,7 @@ public final class Numbers {
         if (Double.isNaN(value) || Double.isInfinite(value)) {
             return "–";
         }
-        BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
-        return rounded.signum() == 0 ? rounded.abs().toPlainString() : sign(rounded.toPlainString());
+        return sign(Decimal.of(value).withDecimals(decimals).toString());
     }
 
     /**

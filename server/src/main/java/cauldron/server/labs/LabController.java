@@ -36,7 +36,7 @@ class LabController {
     @GetMapping("/{id}")
     LabPreview one(@PathVariable UUID id) {
         Labs.LabInfo lab = labs.newest(id);
-        return new LabPreview(view(lab), lab.sheet().forStudent());
+        return new LabPreview(view(lab), Shown.toStudents(lab.sheet()));
     }
 
     private static LabView view(Labs.LabInfo lab) {

@@ -3,6 +3,7 @@ package cauldron.server.marking;
 import cauldron.server.accounts.Accounts;
 import cauldron.server.acts.Acts;
 import cauldron.server.assignments.Assignments;
+import cauldron.server.labs.Shown;
 import cauldron.server.platform.Person;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -110,7 +111,7 @@ public class WorkController {
         standing.marked().forEach((block, m) -> marks.put(block, new MarkView(m.points(), m.comment())));
         UUID student = opened.work().studentId();
         return new WorkView(workId, opened.assignment().id(), opened.own(),
-                accounts.people(Set.of(student)).get(student).displayName(), opened.sheet().forStudent(),
+                accounts.people(Set.of(student)).get(student).displayName(), Shown.toStudents(opened.sheet()),
                 standing.progress().notebook(),
                 standing.trials().stream().map(t -> new TrialView(t.id(), t.block(), t.number(), t.chosen())).toList(),
                 tried, marks, standing.points(), opened.assignment().dueAt(), opened.work().submittedAt(),

@@ -7,6 +7,7 @@ import cauldron.core.sheet.Block;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
+import cauldron.server.labs.Shown;
 import cauldron.server.marking.Marking;
 import cauldron.server.trials.Trials;
 import java.time.Instant;
@@ -17,8 +18,6 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.commonmark.parser.Parser;
-import org.commonmark.renderer.html.HtmlRenderer;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -36,8 +35,6 @@ final class Report {
     /** Lines of one answer that are printed. */
     private static final int MOST_LINES = 400;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.UK);
-    private static final Parser MARKDOWN = Parser.builder().build();
-    private static final HtmlRenderer HTML = HtmlRenderer.builder().escapeHtml(true).sanitizeUrls(true).build();
 
     private final Assignments.Opened opened;
     private final Marking.Standing standing;
@@ -79,7 +76,7 @@ final class Report {
 
     private void block(Block block, Element to) {
         if (block instanceof Block.Text text) {
-            to.append(Jsoup.parseBodyFragment(HTML.render(MARKDOWN.parse(text.markdown()))).body().html());
+            to.append(Jsoup.parseBodyFragment(Shown.html(text.markdown())).body().html());
         } else if (block instanceof Block.Vocabulary words) {
             Element list = to.appendElement("dl");
             for (Map<String, Object> term : words.terms()) {

@@ -7,12 +7,6 @@ import cauldron.core.analysis.FitKind;
 import cauldron.core.analysis.Formula;
 import cauldron.core.analysis.FormulaException;
 import cauldron.core.analysis.Series;
-import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Inventory;
-import cauldron.core.apparatus.Recipe;
-import cauldron.core.apparatus.Run;
-import cauldron.core.apparatus.Settings;
-import cauldron.core.apparatus.gas.Discs;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.instrument.LightGate;
 import cauldron.core.quantity.Conversion;
@@ -20,37 +14,27 @@ import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.UnitCheck;
 import cauldron.core.quantity.Units;
+import cauldron.core.sheet.Progress;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Supplier;
-import cauldron.core.sheet.Progress;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.typedarrays.Float64Array;
 
 /**
- * What TypeScript can ask of the core. Structures go in and out as plain objects; what people may type
- * wrongly answers {@code {error}} instead of throwing.
+ * What a notebook can ask of the core: numbers, units, tables, fits, instruments. It reaches no model, so that a lab
+ * whose values come from recordings doesn't wait for any ({@link BenchDoor} has them). Structures go in and out as
+ * plain objects; what people may type wrongly answers {@code {error}} instead of throwing.
  */
-public final class Door {
+public final class NotebookDoor {
 
-    private Door() {
+    private NotebookDoor() {
     }
 
     /** Entry point that TeaVM asks for; nothing is done at load time. */
     public static void main(String[] args) {
-        // TeaVM loses the class of String[] unless one is made by reflection somewhere.
-        java.lang.reflect.Array.newInstance(String.class, 0);
-    }
-
-    /** The manifests of all apparatus. */
-    @JSExport
-    public static JSObject manifests() {
-        List<Object> list = new ArrayList<>();
-        Inventory.all().forEach(a -> list.add(a.manifest().toTree()));
-        return Trees.toJs(list);
+        Trees.mend();
     }
 
     /** All instruments. */
@@ -63,14 +47,14 @@ public final class Door {
 
     /** The uncertainty of a value read with some instruments: {@code {instrument, name, text}}, or nothing of it. */
     @JSExport
-    public static JSObject uncertainty(String lying, String columnUnit) {
-        return guarded(() -> Instrument.uncertainty(lying.isEmpty() ? List.of() : List.of(lying.split(" ")), columnUnit));
+    public static JSObject uncertainty(String[] lying, String columnUnit) {
+        return Trees.guarded(() -> Instrument.uncertainty(List.of(lying), columnUnit));
     }
 
     /** What an instrument shows of an SI value: {@code {text, unit, typed}}, or {@code {error}}. */
     @JSExport
     public static JSObject shown(String instrument, double si, String columnUnit) {
-        return guarded(() -> Instrument.get(instrument).shown(si, columnUnit));
+        return Trees.guarded(() -> Instrument.get(instrument).shown(si, columnUnit));
     }
 
     /** A beam across a path of x, y pairs: passages by a time, and the last period before it (NaN if none). */
@@ -81,58 +65,11 @@ public final class Door {
         return Float64Array.fromJavaArray(new double[] {gate.passages(time), gate.period(time)});
     }
 
-    /** Checks a typed setting: {@code {value}} or {@code {error}}. */
-    @JSExport
-    public static JSObject checkSetting(String apparatus, String setting, JSObject value) {
-        return guarded(() -> Tree.of("value",
-                Inventory.get(apparatus).manifest().setting(setting).check(Trees.fromJs(value))));
-    }
-
-    /** What a handle moved before the run means for the settings. */
-    @JSExport
-    public static JSObject placed(String apparatus, String handle, double x, double y, JSObject settings) {
-        Apparatus a = Inventory.get(apparatus);
-        return Trees.toJs(a.placed(handle, x, y, Settings.of(a.manifest(), Trees.mapFromJs(settings))));
-    }
-
     /** How many of some settings differ, as handing in counts them. */
     @JSExport
     public static int distinct(JSObject settings) {
         Object all = Trees.fromJs(settings);
         return all instanceof List ? Progress.distinct((List<?>) all) : 0;
-    }
-
-    /** A fresh run. */
-    @JSExport
-    public static RunDoor openRun(String apparatus, JSObject settings, int seed) {
-        Apparatus a = Inventory.get(apparatus);
-        return new RunDoor(new Run(a, Settings.of(a.manifest(), Trees.mapFromJs(settings)), seed));
-    }
-
-    /** A run replayed from its recipe up to a time. */
-    @JSExport
-    public static RunDoor replay(JSObject recipe, double until) {
-        return new RunDoor(Run.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));
-    }
-
-    /**
-     * Elastic discs run for so many frames of 1/60 s, for {@code ./cauldron bench}: energy before and after,
-     * collisions, then the places (x, y) they began at.
-     */
-    @JSExport
-    public static Float64Array discs(int n, double side, double diameter, double speed, int frames, int seed) {
-        Discs discs = new Discs(n, side, diameter, speed, seed);
-        double before = discs.energy();
-        double[] places = discs.places();
-        for (int i = 0; i < frames; i++) {
-            discs.advance(1.0 / 60);
-        }
-        double[] out = new double[3 + places.length];
-        out[0] = before;
-        out[1] = discs.energy();
-        out[2] = discs.collisions();
-        System.arraycopy(places, 0, out, 3, places.length);
-        return Float64Array.fromJavaArray(out);
     }
 
     /** An empty table. */
@@ -152,7 +89,7 @@ public final class Door {
     /** The parameters of a typed model: {@code {names}}. */
     @JSExport
     public static JSObject parameters(String typed, String symbol) {
-        return guarded(() -> Tree.of("names", Fit.parameters(typed, symbol)));
+        return Trees.guarded(() -> Tree.of("names", Fit.parameters(typed, symbol)));
     }
 
     /** A formula as MathML, with what should be known of it: {@code {mathMl, note}}, or {@code {error, at}}. */
@@ -169,25 +106,25 @@ public final class Door {
     /** A value held against another, in words, or {@code {error}}; units as typed, NaN for no uncertainty. */
     @JSExport
     public static JSObject compare(double value, double u, String unit, double reference, double uReference, String referenceUnit) {
-        return guarded(() -> Comparison.of(value, u, Units.parse(unit), reference, uReference, Units.parse(referenceUnit)));
+        return Trees.guarded(() -> Comparison.of(value, u, Units.parse(unit), reference, uReference, Units.parse(referenceUnit)));
     }
 
     /** A series of typed numbers: {@code {texts}}, or {@code {error}}. */
     @JSExport
     public static JSObject series(String start, String step, String end) {
-        return guarded(() -> Tree.of("texts", Series.of(start, step, end)));
+        return Trees.guarded(() -> Tree.of("texts", Series.of(start, step, end)));
     }
 
     /** A number as typed: {@code {value}}, or {@code {error}}. */
     @JSExport
     public static JSObject readNumber(String typed) {
-        return guarded(() -> Tree.of("value", Numbers.read(typed)));
+        return Trees.guarded(() -> Tree.of("value", Numbers.read(typed)));
     }
 
     /** A unit as typed: {@code {symbol}} in its printed form, or {@code {error}}. */
     @JSExport
     public static JSObject readUnit(String text) {
-        return guarded(() -> {
+        return Trees.guarded(() -> {
             Unit unit = Units.parse(text);
             return Tree.of("symbol", unit.symbol(), "nice", Units.coherent(unit.dimension()).symbol());
         });
@@ -196,7 +133,7 @@ public final class Door {
     /** A unit that was asked for, held against one of the right kind: {@code {right, note}}, or {@code {error}}. */
     @JSExport
     public static JSObject checkUnit(String typed, String due) {
-        return guarded(() -> {
+        return Trees.guarded(() -> {
             UnitCheck check = UnitCheck.of(typed, Units.parse(due));
             return Tree.of("right", check.right(), "note", check.note());
         });
@@ -205,7 +142,7 @@ public final class Door {
     /** Typed numbers in another unit, uncertainties as intervals: {@code {texts}}, or {@code {error}}. */
     @JSExport
     public static JSObject convert(String[] typed, String from, String to, boolean uncertainties) {
-        return guarded(() -> {
+        return Trees.guarded(() -> {
             Conversion conversion = new Conversion(Units.parse(from), Units.parse(to));
             List<Object> texts = new ArrayList<>();
             for (String text : typed) {
@@ -218,7 +155,7 @@ public final class Door {
     /** A place on an axis in another unit: {@code {value}}, or {@code {error}}. */
     @JSExport
     public static JSObject inUnit(double value, String from, String to) {
-        return guarded(() -> Tree.of("value", Conversion.between(value, Units.parse(from), Units.parse(to))));
+        return Trees.guarded(() -> Tree.of("value", Conversion.between(value, Units.parse(from), Units.parse(to))));
     }
 
     /** A number printed with a fixed number of decimals and a real minus. */
@@ -244,13 +181,4 @@ public final class Door {
     public static int words(String text) {
         return Progress.words(text);
     }
-
-    static JSObject guarded(Supplier<Map<String, Object>> work) {
-        try {
-            return Trees.toJs(work.get());
-        } catch (IllegalArgumentException e) {
-            return Trees.toJs(Tree.of("error", e.getMessage()));
-        }
-    }
-
 }

@@ -1,0 +1,74 @@
+package cauldron.browser;
+
+import cauldron.core.Tree;
+import cauldron.core.apparatus.Apparatus;
+import cauldron.core.apparatus.Inventory;
+import cauldron.core.apparatus.Recipe;
+import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.Settings;
+import cauldron.core.apparatus.gas.Discs;
+import org.teavm.jso.JSExport;
+import org.teavm.jso.JSObject;
+import org.teavm.jso.typedarrays.Float64Array;
+
+/**
+ * What a live bench can ask of the core: the models. It is compiled for itself, beside {@link NotebookDoor}, and
+ * fetched only where an apparatus runs in the browser.
+ */
+public final class BenchDoor {
+
+    private BenchDoor() {
+    }
+
+    /** Entry point that TeaVM asks for; nothing is done at load time. */
+    public static void main(String[] args) {
+        Trees.mend();
+    }
+
+    /** Checks a typed setting: {@code {value}} or {@code {error}}. */
+    @JSExport
+    public static JSObject checkSetting(String apparatus, String setting, JSObject value) {
+        return Trees.guarded(() -> Tree.of("value",
+                Inventory.get(apparatus).manifest().setting(setting).check(Trees.fromJs(value))));
+    }
+
+    /** What a handle moved before the run means for the settings. */
+    @JSExport
+    public static JSObject placed(String apparatus, String handle, double x, double y, JSObject settings) {
+        Apparatus a = Inventory.get(apparatus);
+        return Trees.toJs(a.placed(handle, x, y, Settings.of(a.manifest(), Trees.mapFromJs(settings))));
+    }
+
+    /** A fresh run. */
+    @JSExport
+    public static RunDoor openRun(String apparatus, JSObject settings, int seed) {
+        Apparatus a = Inventory.get(apparatus);
+        return new RunDoor(new Run(a, Settings.of(a.manifest(), Trees.mapFromJs(settings)), seed));
+    }
+
+    /** A run replayed from its recipe up to a time. */
+    @JSExport
+    public static RunDoor replay(JSObject recipe, double until) {
+        return new RunDoor(Run.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));
+    }
+
+    /**
+     * Elastic discs run for so many frames of 1/60 s, for {@code ./cauldron bench}: energy before and after,
+     * collisions, then the places (x, y) they began at.
+     */
+    @JSExport
+    public static Float64Array discs(int n, double side, double diameter, double speed, int frames, int seed) {
+        Discs discs = new Discs(n, side, diameter, speed, seed);
+        double before = discs.energy();
+        double[] places = discs.places();
+        for (int i = 0; i < frames; i++) {
+            discs.advance(1.0 / 60);
+        }
+        double[] out = new double[3 + places.length];
+        out[0] = before;
+        out[1] = discs.energy();
+        out[2] = discs.collisions();
+        System.arraycopy(places, 0, out, 3, places.length);
+        return Float64Array.fromJavaArray(out);
+    }
+}

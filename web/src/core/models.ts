@@ -1,0 +1,24 @@
+/** The models, for a bench that runs here. Fetched only where one does. */
+import * as door from './generated/bench.js';
+import type { Counted, Distribution, Failure, Recipe, Run, SettingValue, SettingValues } from './index';
+
+export function checkSetting(apparatus: string, setting: string, value: SettingValue) {
+  return door.checkSetting(apparatus, setting, value) as { value: SettingValue } | Failure;
+}
+export function placed(apparatus: string, handle: string, x: number, y: number, settings: SettingValues) {
+  return door.placed(apparatus, handle, x, y, settings) as SettingValues;
+}
+export function openRun(apparatus: string, settings: SettingValues, seed: number) {
+  return door.openRun(apparatus, settings, seed) as Run;
+}
+export function replay(recipe: Recipe, until: number) {
+  return door.replay(recipe, until) as Run;
+}
+export function countUp(run: Run, d: Distribution, index: number, population: number, width: number, bins: number, limit: number): Counted {
+  const a = run.histogram(index, population, width, bins, limit);
+  const marks = 3 + d.marks.length;
+  return {
+    n: a[0], followed: a[1], shareAbove: a[2], marks: a.subarray(3, marks), curve: a.subarray(marks, marks + bins + 1),
+    counts: a.subarray(marks + bins + 1),
+  };
+}
