@@ -4,6 +4,7 @@ import { Tooltip } from 'radix-ui';
 import { initialSettings, manifestOf } from '../core';
 import { openRun } from '../core/models';
 import { HistogramPanel } from './HistogramPanel';
+import { sceneOf } from '../scenes';
 import { neighbourEvent } from './TimeLine';
 import { slowedText, timeText } from './time';
 import type { KeptTrial } from './trials';
@@ -66,6 +67,7 @@ function kept(number: number, more: Partial<KeptTrial> = {}): KeptTrial {
 test('a deleted trial goes from the list and can be brought back', async () => {
   const shelf = { trials: [kept(1), kept(2), kept(3, { removed: true })], keep: vi.fn() };
   const nothing = () => undefined;
+  await sceneOf(spring.id);
   await act(async () => { render(<Tooltip.Provider><TrialsPanel m={spring} shelf={shelf} current={null} behind={null} onOpen={nothing} onRepeat={nothing} onBehind={nothing} /></Tooltip.Provider>); });
   expect(screen.queryByLabelText('Name of trial 3')).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Delete Trial 2' }));

@@ -12,8 +12,10 @@ import com.microsoft.playwright.options.FilePayload;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** No serious barrier on any main view. */
+@ResourceLock("imre.saltzman")
 class AxeTest {
 
     private static void check(Page page, String view) {

@@ -33,15 +33,32 @@ class Bench {
         table.append("| ").append(what).append(" | ").append(String.format(Locale.ROOT, format, values)).append(" |\n");
     }
 
+    private interface Part {
+        void measure() throws Exception;
+    }
+
+    /** Every part is measured, or only the one that is named by the property {@code cauldron.bench}. */
+    private static void part(String name, Part part) throws Exception {
+        String only = System.getProperty("cauldron.bench", "");
+        if (only.isEmpty() || only.equals(name)) {
+            part.measure();
+        }
+    }
+
     @Test
     void measure() throws Exception {
-        frameInTheBrowser();
-        gasFrames();
-        discsBesideOtherEngines();
-        modelOnTheJvm();
-        filmOnTheJvm();
-        NotebookSpeed.measure(this::row);
-        ServerLoad.measure(this::row);
+        part("load", () -> FirstLoad.measure(this::row));
+        part("frames", () -> {
+            frameInTheBrowser();
+            gasFrames();
+            discsBesideOtherEngines();
+        });
+        part("models", () -> {
+            modelOnTheJvm();
+            filmOnTheJvm();
+        });
+        part("notebook", () -> NotebookSpeed.measure(this::row));
+        part("server", () -> ServerLoad.measure(this::row));
         Files.createDirectories(Path.of("target"));
         Files.writeString(Path.of("target", "bench.md"), table.toString());
     }

@@ -11,23 +11,25 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 
-/** Debian's Chromium, started once; every test gets a context of its own. */
+/** Debian's Chromium, started once for each thread; every test gets a context of its own. */
 final class Chrome {
 
     static final String SECRET = "lantern-harbour";
-    private static Browser browser;
+    /** Playwright belongs to the thread that made it, so test classes that run side by side have a browser each. */
+    private static final ThreadLocal<Browser> BROWSER = ThreadLocal.withInitial(Chrome::launch);
 
     private Chrome() {
     }
 
-    static synchronized Browser browser() {
-        if (browser == null) {
-            browser = Playwright.create().chromium().launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
-                            "--disable-background-networking", "--disable-component-update", "--disable-sync")));
-        }
-        return browser;
+    static Browser browser() {
+        return BROWSER.get();
+    }
+
+    private static Browser launch() {
+        return Playwright.create().chromium().launch(new BrowserType.LaunchOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+                        "--disable-background-networking", "--disable-component-update", "--disable-sync")));
     }
 
     static BrowserContext context(int width, int height) {

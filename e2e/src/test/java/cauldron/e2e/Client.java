@@ -1,6 +1,7 @@
 package cauldron.e2e;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -11,6 +12,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
@@ -21,9 +23,12 @@ final class Client {
 
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
+    /** One for all: a hundred of them would take the processor that the server needs. */
+    private static final HttpClient HTTP = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1)
+            .connectTimeout(PATIENCE).build();
+
     private final String address;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).connectTimeout(PATIENCE).build();
     private String work;
 
     Client(String address) throws IOException, InterruptedException {
@@ -66,13 +71,13 @@ final class Client {
 
     /** The same without waiting. */
     CompletableFuture<Integer> saving() {
-        return http.sendAsync(posting(entries(), entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", UUID.randomUUID())),
-                BodyHandlers.ofString()).thenApply(HttpResponse::statusCode);
+        return HTTP.sendAsync(posting(entries(), entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", UUID.randomUUID())),
+                BodyHandlers.ofString()).thenApply(this::taken).thenApply(HttpResponse::statusCode);
     }
 
     CompletableFuture<Integer> getting(String path) {
-        return http.sendAsync(HttpRequest.newBuilder(URI.create(address + path)).header("Accept-Encoding", "gzip").timeout(PATIENCE).build(),
-                BodyHandlers.ofByteArray()).thenApply(HttpResponse::statusCode);
+        return HTTP.sendAsync(request(path).header("Accept-Encoding", "gzip").build(), BodyHandlers.ofByteArray())
+                .thenApply(this::taken).thenApply(HttpResponse::statusCode);
     }
 
     /** Asks for a recording; its film's address. */
@@ -83,21 +88,39 @@ final class Client {
     }
 
     byte[] bytes(String path) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(address + path)).header("Accept-Encoding", "gzip").build(),
-                BodyHandlers.ofByteArray()).body();
+        return taken(HTTP.send(request(path).header("Accept-Encoding", "gzip").build(), BodyHandlers.ofByteArray())).body();
     }
 
     HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(address + path)).timeout(PATIENCE).build(), BodyHandlers.ofString());
+        return taken(HTTP.send(request(path).build(), BodyHandlers.ofString()));
     }
 
     HttpResponse<String> post(String path, String body) throws IOException, InterruptedException {
-        return http.send(posting(path, body), BodyHandlers.ofString());
+        return taken(HTTP.send(posting(path, body), BodyHandlers.ofString()));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        URI uri = URI.create(address + path);
+        HttpRequest.Builder request = HttpRequest.newBuilder(uri).timeout(PATIENCE);
+        try {
+            cookies.get(uri, Map.of()).forEach((name, values) -> values.forEach(v -> request.header(name, v)));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return request;
+    }
+
+    private <T> HttpResponse<T> taken(HttpResponse<T> answer) {
+        try {
+            cookies.put(answer.uri(), answer.headers().map());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return answer;
     }
 
     private HttpRequest posting(String path, String body) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json")
-                .timeout(PATIENCE).POST(BodyPublishers.ofString(body));
+        HttpRequest.Builder request = request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body));
         for (HttpCookie cookie : cookies.getCookieStore().getCookies()) {
             if (cookie.getName().equals("XSRF-TOKEN")) {
                 request.header("X-XSRF-TOKEN", cookie.getValue());

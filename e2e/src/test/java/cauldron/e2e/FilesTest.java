@@ -23,8 +23,10 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** Tables come in from files, and a whole work goes out as one. */
+@ResourceLock("imre.saltzman")
 class FilesTest {
 
     private BrowserContext context;

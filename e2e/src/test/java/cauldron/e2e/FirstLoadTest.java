@@ -13,8 +13,10 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** What a lab with recordings brings to a browser that has never been here. */
+@ResourceLock("imre.saltzman")
 class FirstLoadTest {
 
     private static final int MOST = 350_000;

@@ -13,8 +13,10 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** The instruments by mouse and by keyboard, and the film they measure. */
+@ResourceLock("imre.saltzman")
 class InstrumentsTest {
 
     private static final Pattern PLACE = Pattern.compile("translate\\(([-\\d.e]+) ([-\\d.e]+)\\) rotate\\(([-\\d.e]+)\\)");

@@ -7,8 +7,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** Work gets lost nowhere: not with the network, not with the server. */
+@Isolated("it kills the server that the others ask")
 class LossTest {
 
     private static final String FIRST = "The gradient of T² against L is 4π²/g. ";

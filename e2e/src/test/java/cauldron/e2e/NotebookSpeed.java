@@ -21,19 +21,14 @@ final class NotebookSpeed {
     private static final int ROWS = 10_000;
     private static final String[] FORMULAS = {"t/20", "4π² x/t²", "rate(x; t)", "√x", "runsum(x)", "x - mean(x)", "ln(t/\"s\")", "area(x; t)", "(x + 2\"cm\")³", "x/t"};
 
-    /** Takes one line of the table of figures. */
-    interface Row {
-        void add(String what, String format, Object... values);
-    }
-
     private NotebookSpeed() {
     }
 
-    static void measure(Row row) throws IOException {
-        core(row);
-        jvm(row);
-        keystroke(row);
-        size(row);
+    static void measure(Rows rows) throws IOException {
+        core(rows);
+        jvm(rows);
+        keystroke(rows);
+        size(rows);
     }
 
     private static List<Map<String, Object>> columns() {
@@ -45,7 +40,7 @@ final class NotebookSpeed {
         return columns;
     }
 
-    private static void core(Row row) {
+    private static void core(Rows rows) {
         try (BrowserContext context = Chrome.context(800, 600)) {
             Page page = ReplayTest.pageWithCore(context);
             List<?> times = (List<?>) page.evaluate("""
@@ -64,13 +59,13 @@ final class NotebookSpeed {
                       const sine = median(() => t.fit({ x: 't', y: 'x', kind: 'quadratic' }, 0, 100, 2));
                       return [all, line, sine];
                     }""", List.of(columns(), ROWS));
-            row.add("10 calculated columns over 10,000 rows worked out anew, in the browser (goal 30)", "%.1f ms", times.get(0));
-            row.add("straight line through 10,000 points, in the browser (goal 5)", "%.1f ms", times.get(1));
-            row.add("quadratic through 10,000 points, in the browser", "%.1f ms", times.get(2));
+            rows.row("10 calculated columns over 10,000 rows worked out anew, in the browser (goal 30)", "%.1f ms", times.get(0));
+            rows.row("straight line through 10,000 points, in the browser (goal 5)", "%.1f ms", times.get(1));
+            rows.row("quadratic through 10,000 points, in the browser", "%.1f ms", times.get(2));
         }
     }
 
-    private static void jvm(Row row) {
+    private static void jvm(Rows rows) {
         TableData data = new TableData(columns(), ROWS);
         for (int i = 0; i < ROWS; i++) {
             data.set("t", i, String.format(Locale.ROOT, "%.2f", 1 + i / 100.0), "");
@@ -84,11 +79,11 @@ final class NotebookSpeed {
             times[k] = (System.nanoTime() - from) / 1e6;
         }
         java.util.Arrays.sort(times);
-        row.add("the same on the JVM", "%.1f ms", times[15]);
+        rows.row("the same on the JVM", "%.1f ms", times[15]);
     }
 
     /** From a key to the frame that shows it, with a table of 200 rows, a graph and a fit in view. */
-    private static void keystroke(Row row) {
+    private static void keystroke(Rows rows) {
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.measuring(context, "imre.saltzman");
             StringBuilder text = new StringBuilder();
@@ -116,21 +111,21 @@ final class NotebookSpeed {
                       }
                       return times.sort((a, b) => a - b)[20];
                     }""");
-            row.add("a key in a table of 200 rows with a graph and a fit: work until the page is laid out (goal 16)", "%.1f ms", ((Number) median).doubleValue());
+            rows.row("a key in a table of 200 rows with a graph and a fit: work until the page is laid out (goal 16)", "%.1f ms", ((Number) median).doubleValue());
             Chrome.button(page, "Undo").click();
             Chrome.button(page, "Undo").click();
         }
     }
 
     /** The scripts that are loaded for the notebook. */
-    private static void size(Row row) throws IOException {
+    private static void size(Rows rows) throws IOException {
         try (Stream<Path> files = Files.list(Path.of("..", "web", "dist", "assets"))) {
             for (Path file : files.filter(f -> f.toString().endsWith(".js")).sorted().toList()) {
                 java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
                 try (GZIPOutputStream zip = new GZIPOutputStream(bytes)) {
                     zip.write(Files.readAllBytes(file));
                 }
-                row.add("script " + file.getFileName().toString().replaceAll("-[^-]{8}\\.js$", ""), "%.1f kB gzip", bytes.size() / 1000.0);
+                rows.row("script " + file.getFileName().toString().replaceAll("-[^-]{8}\\.js$", ""), "%.1f kB gzip", bytes.size() / 1000.0);
             }
         }
     }

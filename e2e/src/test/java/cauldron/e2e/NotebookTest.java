@@ -23,8 +23,10 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** A student works a whole analysis in the notebook: types, pastes, calculates, fits, reads off, saves. */
+@ResourceLock("imre.saltzman")
 class NotebookTest {
 
     private BrowserContext context;

@@ -16,11 +16,6 @@ import java.util.function.Supplier;
  */
 final class ServerLoad {
 
-    /** Takes a line of the table. */
-    interface Rows {
-        void row(String what, String format, Object... values);
-    }
-
     private static final int STUDENTS = 120;
     private static final int TEACHERS = 40;
     private static final int A_CLASS = 30;

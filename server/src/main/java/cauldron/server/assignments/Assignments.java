@@ -68,16 +68,18 @@ public class Assignments {
 
     private final AssignmentRepository assignments;
     private final WorkRepository works;
+    private final WorkLock lock;
     private final Classes classes;
     private final Labs labs;
     private final JsonMapper json;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    Assignments(AssignmentRepository assignments, WorkRepository works, Classes classes, Labs labs, JsonMapper json,
+    Assignments(AssignmentRepository assignments, WorkRepository works, WorkLock lock, Classes classes, Labs labs, JsonMapper json,
             Clock clock) {
         this.assignments = assignments;
         this.works = works;
+        this.lock = lock;
         this.classes = classes;
         this.labs = labs;
         this.json = json;
@@ -195,22 +197,18 @@ public class Assignments {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public Held hold(UUID workId, Person student) {
-        WorkRepository.Row r = works.hold(workId, student.id()).orElseThrow(() -> Problems.notFound("work"));
-        if (r.getSubmittedAt() != null) {
+        WorkLock.Row r = lock.hold(workId, student.id()).orElseThrow(() -> Problems.notFound("work"));
+        if (r.submittedAt() != null) {
             throw Problems.conflict("handed-in", "This work is handed in and can't be changed any more.");
         }
-        if (r.getArchived()) {
+        if (r.archived()) {
             throw Problems.conflict("archived", "This class is over: its work can be read, but not changed.");
         }
-        AssignmentInfo a = new AssignmentInfo(r.getAssignmentId(), r.getClassId(), r.getLabVersionId(), r.getDueAt(),
-                LateRule.valueOf(r.getLateRule()), null);
-        if (a.closed(r.getReopenedAt(), clock.instant())) {
+        if (r.assignment().closed(r.work().reopenedAt(), clock.instant())) {
             throw closed();
         }
-        WorkInfo work = new WorkInfo(workId, r.getAssignmentId(), r.getStudentId(), r.getSeed(), r.getStartedAt(),
-                null, r.getFirstSubmittedAt(), r.getReopenedAt());
-        Set<String> sealed = new LinkedHashSet<>(json.readValue(r.getSealed(), new TypeReference<List<String>>() { }));
-        return new Held(work, a, labs.sheet(a.labVersionId()), sealed);
+        Set<String> sealed = new LinkedHashSet<>(json.readValue(r.sealed(), new TypeReference<List<String>>() { }));
+        return new Held(r.work(), r.assignment(), labs.sheet(r.assignment().labVersionId()), sealed);
     }
 
     private static RuntimeException closed() {

@@ -8,7 +8,7 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
-/** One entry of the journal, with the id its browser gave it. Written by {@link EntryRepository#keep}. */
+/** One entry of the journal, with the id its browser gave it. Written by {@link Journal#keep}. */
 @Entity
 class Entry {
 

@@ -59,12 +59,14 @@ public class Notebooks {
     private static final Instant FIRST_TIME = Instant.parse("2000-01-01T00:00:00Z");
 
     private final EntryRepository entries;
+    private final Journal journal;
     private final Assignments assignments;
     private final JsonMapper json;
     private final Clock clock;
 
-    Notebooks(EntryRepository entries, Assignments assignments, JsonMapper json, Clock clock) {
+    Notebooks(EntryRepository entries, Journal journal, Assignments assignments, JsonMapper json, Clock clock) {
         this.entries = entries;
+        this.journal = journal;
         this.assignments = assignments;
         this.json = json;
         this.clock = clock;
@@ -126,13 +128,13 @@ public class Notebooks {
         Set<String> fresh = new LinkedHashSet<>();
         if (!good.isEmpty()) {
             long own = seen;
-            for (EntryRepository.Row row : entries.keep(workId, json.writeValueAsString(good), writer, seen, MOST_NEWS)) {
-                if (row.getFresh()) {
-                    fresh.add(row.getId().toString());
-                    own = Math.max(own, row.getSeq());
+            for (Journal.Row row : journal.keep(workId, json.writeValueAsString(good), writer, seen, MOST_NEWS)) {
+                if (row.fresh()) {
+                    fresh.add(row.id().toString());
+                    own = Math.max(own, row.seq());
                 } else {
                     others++;
-                    now = Math.max(now, row.getSeq());
+                    now = Math.max(now, row.seq());
                     news.add(read(row));
                 }
             }
@@ -225,8 +227,8 @@ public class Notebooks {
                 .lackOfPrediction((Block.Prediction) held.sheet().block(block));
     }
 
-    private News read(EntryRepository.Row row) {
-        return new News(row.getBlock(), row.getSlot(), json.readValue(row.getValue(), Object.class));
+    private News read(Journal.Row row) {
+        return new News(row.block(), row.slot(), json.readValue(row.value(), Object.class));
     }
 
     /** What other tabs and devices wrote since a reader last looked. */
@@ -235,9 +237,9 @@ public class Notebooks {
         assignments.open(workId, student);
         List<News> news = new ArrayList<>();
         long now = seen;
-        for (EntryRepository.Row row : entries.news(workId, writer, seen, MOST_NEWS)) {
+        for (Journal.Row row : journal.news(workId, writer, seen, MOST_NEWS)) {
             news.add(read(row));
-            now = row.getSeq();
+            now = row.seq();
         }
         return new Kept(List.of(), now, news);
     }
