@@ -82,6 +82,12 @@ final class Chrome {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
     }
 
+    /** A link on a class's card of a teacher's first page; other tests may have made classes that stand before it. */
+    static Locator ofClass(Page page, String schoolClass, Pattern link) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(schoolClass).setExact(true))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(link));
+    }
+
     /** Presses a button or link of the list item that speaks of something. */
     static void inItem(Page page, String about, String name) {
         Locator item = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(about));

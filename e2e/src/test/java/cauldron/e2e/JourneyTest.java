@@ -22,11 +22,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The whole order of work once: the teacher gives a lab, a student does it, the teacher marks it. */
+@Order(4)
 class JourneyTest {
 
     private static final String NAME = "Ylva Sandoval";

@@ -11,9 +11,11 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 
 /** A student does each lab on the real interface: predicts, measures on the picture, analyses, answers, hands in. */
+@Order(3)
 class LabsTest {
 
     private static final String REASONS = "I would trust the way whose readings I could repeat best, because one reading"

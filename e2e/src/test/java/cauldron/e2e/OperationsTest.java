@@ -34,6 +34,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 
 /** A school's own installation, from its first administrator to the backup that is brought back after a wreck. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Order(1)
 class OperationsTest {
 
     private static Path data;

@@ -190,6 +190,9 @@ class TrayTest {
             new BenchHands(touched).open("hanging-spring");
             Chrome.button(touched, "Ruler").tap();
             Locator ruler = touched.locator("[data-instrument=ruler] rect");
+            ruler.waitFor();
+            // The picture makes room for what lies on it a frame later; a finger put down before would miss.
+            touched.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done))))");
             BoundingBox before = ruler.boundingBox();
             CDPSession fingers = tablet.newCDPSession(touched);
             double x = before.x + 40;

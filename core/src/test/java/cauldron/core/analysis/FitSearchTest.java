@@ -98,7 +98,8 @@ class FitSearchTest {
     @ParameterizedTest
     @CsvSource({"exponential, 1 5 -1.2 -0.2 0 2, 6, 8, 20", "sine, 0.5 3 1 3 -3 3 -1 1, 7, 11, 30", "damped-sine, 1 4 0.05 0.4 1.2 3 -3 3 -1 1, 8, 11, 13",
         "normal, 1 5 3 6 0.7 1.5, 9, 9, 25", "power, 1 4 0.5 2.5, 5, 6, 15", "logarithm, 1 4 -2 2, 8, 6, 15", "cubic, -1 1 -2 2 -2 2 -1 1, 3, 8, 20",
-        "quadratic, -2 2 -2 2 -1 1, 3, 6, 15", "line, -2 2 -1 1, 5, 5, 12"})
+        "quadratic, -2 2 -2 2 -1 1, 3, 6, 15", "line, -2 2 -1 1, 5, 5, 12", "proportional, -3 3, 5, 4, 12", "inverse, -4 4, 6, 4, 12",
+        "inverse-square, 1 9, 6, 4, 12"})
     void kindsEndInTheBestCurve(String kind, String flat, double to, int fewest, int most) {
         int[] doubted = new int[1];
         assertThat(worse(SETS, FitKind.get(kind), null, ranges(flat), to, fewest, most, doubted)).isZero();
