@@ -16,7 +16,10 @@ const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: 
 // The bench and the labs bring the compiled core with them; the sign-in page needn't wait for it.
 const OpenBench = lazy(() => import('../bench/OpenBench'));
 const LabPreview = lazy(() => import('../sheet/LabPreview'));
-const WorkPage = lazy(() => import('../sheet/WorkPage'));
+const loadWorkPage = () => import('../sheet/WorkPage');
+const WorkPage = lazy(loadWorkPage);
+// Whoever comes straight to a lab needn't wait for its page until the server has said who they are.
+if (window.location.pathname.startsWith('/work/')) void loadWorkPage().catch(() => undefined);
 
 /** Which page stands at which address, and for whom. */
 export function Places() {

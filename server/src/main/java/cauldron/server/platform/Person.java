@@ -1,14 +1,11 @@
 package cauldron.server.platform;
 
-import java.io.Serializable;
 import java.util.UUID;
 import org.springframework.security.core.AuthenticatedPrincipal;
 
 /** Who is signed in. Kept in the session, so it changes only with care. */
 public record Person(UUID id, String userName, String displayName, Role role)
-        implements AuthenticatedPrincipal, Serializable {
-
-    private static final long serialVersionUID = 1L;
+        implements AuthenticatedPrincipal {
 
     /** What a person may do. */
     public enum Role { TEACHER, STUDENT, ADMINISTRATOR }

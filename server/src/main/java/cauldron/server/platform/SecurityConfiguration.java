@@ -17,7 +17,6 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.session.jdbc.config.annotation.web.http.EnableJdbcHttpSession;
 import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 
 /** Who may call what, and what every answer carries. Ownership is checked in the services. */
@@ -64,11 +63,6 @@ class SecurityConfiguration {
     @Bean
     SecurityObservationSettings observations() {
         return SecurityObservationSettings.noObservations();
-    }
-
-    @Bean
-    SecurityContextRepository contexts() {
-        return new HttpSessionSecurityContextRepository();
     }
 
     /** Readable by the page, which sends it back; new at each sign-in. */
