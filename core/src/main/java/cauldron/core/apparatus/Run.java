@@ -13,13 +13,9 @@ public final class Run {
 
     /** The most numbers that all checkpoints together hold. */
     public static final int MOST_CHECKPOINT_VALUES = 6_000_000;
-    /** Part of a sample's interval to which the moment of a crossing is found. */
-    private static final double ROOT_ACCURACY = 1e-10;
     private static final double SAME_INSTANT = 1e-9;
     /** Samples gone over at a time in looking for a condition. */
     private static final int STRETCH = 60;
-    private static final int TURN_STEPS = 40;
-    private static final double GOLDEN = 0.6180339887498949;
 
     private final Apparatus apparatus;
     private final Manifest manifest;
@@ -190,13 +186,14 @@ public final class Run {
         }
         StopAt.Crossing crossing = (StopAt.Crossing) stop;
         // Stretch by stretch backwards, each forwards: what is gone back over has to be computed again.
+        CrossingSearch search = new CrossingSearch(this);
         double stretch = STRETCH * manifest.interval();
         double clear = now - 1e-6 * manifest.interval();
         for (double to = now; to > 0; to -= stretch) {
             double from = Math.max(0, to - stretch);
             double last = Double.NaN;
-            for (double at = crossing(crossing, from, Math.min(to, clear)); at < clear;
-                    at = crossing(crossing, at, Math.min(to, clear))) {
+            for (double at = search.first(crossing, from, Math.min(to, clear)); at < clear;
+                    at = search.first(crossing, at, Math.min(to, clear))) {
                 last = at;
             }
             if (!Double.isNaN(last)) {
@@ -313,7 +310,7 @@ public final class Run {
     }
 
     private boolean toCrossing(StopAt.Crossing stop, double to) {
-        double at = crossing(stop, experiment.time(), to);
+        double at = new CrossingSearch(this).first(stop, experiment.time(), to);
         if (Double.isNaN(at)) {
             forward(to);
             return false;
@@ -322,108 +319,19 @@ public final class Run {
         return true;
     }
 
-    /**
-     * The first moment after {@code from} and not after {@code to} at which a channel crosses a value; NaN if there is
-     * none. Looks finely enough for what the experiment can do, and where the channel turns back just before the value or
-     * just beyond it between two looks, into the turn. Leaves the run somewhere on the way.
-     */
-    private double crossing(StopAt.Crossing stop, double from, double to) {
-        try {
-            return look(stop, from, to);
-        } finally {
-            base = null;
-        }
-    }
-
-    private double look(StopAt.Crossing stop, double from, double to) {
-        seek(from);
-        boolean fine = experiment.resolution() < manifest.interval();
-        Checkpoints.Checkpoint here = fine ? checkpoint() : null;
-        Checkpoints.Checkpoint before = here;
-        double[] times = {Double.NaN, Double.NaN, from};
-        double[] values = {Double.NaN, Double.NaN, experiment.read(stop.channel()) - stop.value()};
-        while (times[2] < to) {
-            double look = Math.min(manifest.interval(), experiment.resolution());
-            double next = Math.min(to, times[2] + look);
-            base = before;
-            seek(next);
-            before = here;
-            here = fine ? checkpoint() : null;
-            double value = experiment.read(stop.channel()) - stop.value();
-            shift(times, next);
-            shift(values, value);
-            double turn = turn(stop, times, values);
-            if (!Double.isNaN(turn)) {
-                return root(stop, times[0], turn, values[0]);
-            }
-            seek(next);
-            if (values[1] != 0 && value != values[1] && values[1] * value <= 0) {
-                return root(stop, times[1], next, values[1]);
-            }
-        }
-        return Double.NaN;
-    }
-
-    private Checkpoints.Checkpoint checkpoint() {
+    /** The moment, its actions and state, to come back to while a crossing is looked for. */
+    Checkpoints.Checkpoint checkpoint() {
         return new Checkpoints.Checkpoint(experiment.time(), done, experiment.snapshot());
     }
 
-    private static void shift(double[] three, double next) {
-        three[0] = three[1];
-        three[1] = three[2];
-        three[2] = next;
+    /** Until it is told otherwise, the run goes back to here rather than to far before; null for nothing. */
+    void comeBackTo(Checkpoints.Checkpoint place) {
+        base = place;
     }
 
-    /** Where, between three looks on one side of the value, the channel turns beyond it; NaN if it doesn't. */
-    private double turn(StopAt.Crossing stop, double[] t, double[] f) {
-        double side = Math.signum(f[1]);
-        boolean nearest = side != 0 && side * f[0] > side * f[1] && side * f[2] >= side * f[1];
-        if (!nearest) {
-            return Double.NaN;
-        }
-        // The parabola through the three says whether it is worth looking.
-        double rise = Math.max(side * (f[0] - f[1]), side * (f[2] - f[1]));
-        if (side * f[1] > rise) {
-            return Double.NaN;
-        }
-        double low = t[0];
-        double high = t[2];
-        for (int i = 0; i < TURN_STEPS; i++) {
-            double left = high - GOLDEN * (high - low);
-            double right = low + GOLDEN * (high - low);
-            double atLeft = at(stop, left);
-            double atRight = at(stop, right);
-            if (side * atLeft <= 0 || side * atRight <= 0) {
-                return side * atLeft <= 0 ? left : right;
-            }
-            if (side * atLeft < side * atRight) {
-                high = right;
-            } else {
-                low = left;
-            }
-        }
-        return Double.NaN;
-    }
-
-    private double at(StopAt.Crossing stop, double time) {
-        seek(time);
-        return experiment.read(stop.channel()) - stop.value();
-    }
-
-    private double root(StopAt.Crossing stop, double from, double to, double atFrom) {
-        double low = from;
-        double high = to;
-        double middle = 0.5 * (low + high);
-        while (high - low > ROOT_ACCURACY * manifest.interval() && middle > low && middle < high) {
-            if (at(stop, middle) * atFrom > 0) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-            middle = 0.5 * (low + high);
-        }
-        seek(high);
-        return high;
+    /** How finely the experiment can turn, in seconds. */
+    double resolution() {
+        return experiment.resolution();
     }
 
     private void sample() {
