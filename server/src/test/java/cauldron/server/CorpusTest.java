@@ -106,7 +106,7 @@ class CorpusTest {
         Assignments assignments = ServerExtension.bean(Assignments.class);
         Person student = ServerExtension.bean(Classes.class).join(code, "Reader " + UUID.randomUUID().toString().substring(0, 8), "none");
         UUID given = assignments.give(teacher, schoolClass, lab.id(), null, Assignments.LateRule.OPEN).id();
-        UUID work = assignments.begin(given, student.id(), 7).id();
+        UUID work = assignments.begin(given, student.id()).id();
         corpus.restore(notebook, work);
         Assignments.Opened opened = assignments.open(work, student);
         Marking.Standing standing = ServerExtension.bean(Marking.class).standing(opened);
