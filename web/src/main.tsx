@@ -11,7 +11,10 @@ import './styles.css';
 
 const queries = new QueryClient({
   defaultOptions: {
+    // Without the network a question fails in words; left to itself the library would wait for it and say nothing.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       retry: (count, error) => !(error instanceof Problem && error.status >= 400 && error.status < 500) && count < 3,
       refetchOnWindowFocus: false,
     },

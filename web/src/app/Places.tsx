@@ -3,11 +3,11 @@ import { Navigate, Route, Routes } from 'react-router';
 import { Enter } from '../classroom/Enter';
 import { Join } from '../classroom/Join';
 import { SignIn } from '../classroom/SignIn';
+import { StudentHome } from '../classroom/StudentHome';
 import { useMe } from './session';
 
-// Each kind of person brings pages of their own.
+// Teachers and administrators bring pages of their own; a student finds the way back to all labs without the network, too.
 const TeacherHome = lazy(() => import('../classroom/TeacherHome').then((m) => ({ default: m.TeacherHome })));
-const StudentHome = lazy(() => import('../classroom/StudentHome').then((m) => ({ default: m.StudentHome })));
 const ClassList = lazy(() => import('../classroom/ClassList').then((m) => ({ default: m.ClassList })));
 const Catalogue = lazy(() => import('../classroom/Catalogue').then((m) => ({ default: m.Catalogue })));
 const People = lazy(() => import('../classroom/People').then((m) => ({ default: m.People })));

@@ -5,10 +5,20 @@ import { MySecret } from '../classroom/MySecret';
 import { Button } from '../ui';
 import { useMe, useSignOut } from './session';
 
+/** The sign of the house, drawn here: a picture of its own would be missing where the network is. */
+function Cauldron() {
+  return (
+    <svg viewBox="0 0 32 32" width="26" height="26" fill="none" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" aria-hidden>
+      <path d="M5 12h22M8 12c-2 9 2 14 8 14s10-5 8-14M10 26l-2 3M22 26l2 3" />
+      <path d="M12 8c-1.5-1.5 1.5-3 0-5M17 8c-1.5-1.5 1.5-3 0-5" stroke="var(--copper)" />
+    </svg>
+  );
+}
+
 export function Mark() {
   return (
     <Link to="/" className="flex items-center gap-2 rounded-house text-lead font-bold">
-      <img src="/icon.svg" alt="" width="26" height="26" className="in-data-[theme=projector]:invert" />
+      <Cauldron />
       Cauldron
     </Link>
   );

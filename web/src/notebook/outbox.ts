@@ -87,8 +87,8 @@ export const outbox = {
   async renew(id: string): Promise<void> {
     const tx = (await database).transaction('waiting', 'readwrite');
     const entry = await tx.store.get(id);
-    if (entry) await Promise.all([tx.store.delete(id), tx.store.add({ ...entry, id: crypto.randomUUID(), sent: false })]);
-    await tx.done;
+    const again = entry ? [tx.store.delete(id), tx.store.add({ ...entry, id: crypto.randomUUID(), sent: false })] : [];
+    await Promise.all([...again, tx.done]);
   },
 
   async refused(work: string): Promise<Refused[]> {

@@ -1,4 +1,5 @@
 import type { ComponentType } from 'react';
+import { once } from '../core/once';
 import type { Paint, SceneProps } from './picture';
 
 /** A drawing, and where there are too many bodies for it, what paints them below it. */
@@ -11,14 +12,5 @@ const SCENES: Record<string, () => Promise<Scene>> = {
   'gas-cylinder': () => import('./gas-cylinder/GasCylinderScene').then((m) => ({ Drawing: m.GasCylinderScene, paint: m.paintMolecules })),
   'propeller-glider': () => import('./propeller-glider/PropellerGliderScene').then((m) => ({ Drawing: m.PropellerGliderScene })),
 };
-const fetched = new Map<string, Promise<Scene>>();
 
-export function sceneOf(apparatus: string): Promise<Scene> {
-  let scene = fetched.get(apparatus);
-  if (!scene) {
-    scene = SCENES[apparatus]();
-    scene.catch(() => fetched.delete(apparatus));
-    fetched.set(apparatus, scene);
-  }
-  return scene;
-}
+export const sceneOf = once((apparatus) => SCENES[apparatus]());

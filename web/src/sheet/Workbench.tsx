@@ -2,6 +2,7 @@ import { use, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { Schemas } from '../api/client';
 import { uncertaintyOf, Worktable } from '../core';
+import { once } from '../core/once';
 import { EmptyBench } from '../films/FilmBench';
 import { lying } from '../instruments/placing';
 import { displayFor, displays, type InstrumentState } from '../instruments/useInstruments';
@@ -31,12 +32,8 @@ interface Props {
 }
 
 // Recordings need no models; a live bench brings them.
-let benchModule: Promise<typeof import('./LabBench')> | undefined;
-export function loadLabBench() {
-  benchModule ??= import('./LabBench');
-  benchModule.catch(() => { benchModule = undefined; });
-  return benchModule;
-}
+const benchModule = once(() => import('./LabBench'));
+export const loadLabBench = () => benchModule('');
 
 function LiveBench(props: ComponentProps<typeof import('./LabBench').LabBench>) {
   const { LabBench } = use(loadLabBench());

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.ResourceLock;
@@ -21,17 +25,28 @@ class FirstLoadTest {
 
     private static final int MOST = 350_000;
 
-    @Test
-    void aRecordingLabBringsNoModelAndFewScripts() {
+    /** A student at work in a browser that has never been here, with what the page needs to know who it is. */
+    private interface AtWork {
+        void in(BrowserContext fresh, String work);
+    }
+
+    private static void atWork(AtWork then) {
         String work;
         String state;
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.measuring(context, "imre.saltzman");
-            work = page.url();
+            work = Chrome.measuring(context, "imre.saltzman").url();
             state = context.storageState();
         }
-        Map<String, Integer> scripts = new ConcurrentHashMap<>();
         try (BrowserContext fresh = Chrome.browser().newContext(new Browser.NewContextOptions().setStorageState(state))) {
+            fresh.setDefaultTimeout(20_000);
+            then.in(fresh, work);
+        }
+    }
+
+    @Test
+    void aRecordingLabBringsNoModelAndFewScripts() {
+        Map<String, Integer> scripts = new ConcurrentHashMap<>();
+        atWork((fresh, work) -> {
             Page page = fresh.newPage();
             page.onResponse(r -> {
                 if (r.request().resourceType().equals("script")) {
@@ -42,11 +57,49 @@ class FirstLoadTest {
             Chrome.button(page, "Measure").click();
             page.getByTestId("film-time").waitFor();
             scripts.replaceAll((name, none) -> zipped(page.request().get(App.address() + "/assets/" + name).body()));
-        }
+        });
         assertThat(scripts).isNotEmpty();
         assertThat(scripts.keySet()).as("models").noneMatch(name -> name.startsWith("models") || name.startsWith("LabBench"));
         assertThat(scripts.values().stream().mapToInt(Integer::intValue).sum()).as("gzip bytes of %s", new TreeMap<>(scripts))
                 .isLessThanOrEqualTo(MOST);
+    }
+
+    @Test
+    void withoutTheNetworkAllPartsOpenAndWhatCantBeDoneSaysWhy() {
+        atWork((fresh, work) -> {
+            Page page = fresh.newPage();
+            page.navigate(work);
+            page.getByTestId("film-time").waitFor();
+            fresh.setOffline(true);
+            for (String part : List.of("Aim", "Prediction", "Measure", "Analyse", "Explain")) {
+                Chrome.button(page, part).click();
+                page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(part).setExact(true)).waitFor();
+            }
+            Chrome.button(page, "Column").click();
+            page.getByLabel("Formula").waitFor();
+            page.keyboard().press("Escape");
+            Chrome.button(page, "Hand in …").click();
+            page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("can't be reached")).waitFor();
+            page.keyboard().press("Escape");
+            Chrome.link(page, "Back").click();
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("My labs")).waitFor();
+            page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("can't be reached")).waitFor();
+        });
+    }
+
+    @Test
+    void aDrawingThatCantBeFetchedIsToldAndNotAskedForAgainAndAgain() {
+        AtomicInteger asked = new AtomicInteger();
+        atWork((fresh, work) -> {
+            fresh.route("**/assets/PendulumScene-*", route -> {
+                asked.incrementAndGet();
+                route.abort();
+            });
+            Page page = fresh.newPage();
+            page.navigate(work);
+            page.getByText("This page could not be shown").waitFor();
+        });
+        assertThat(asked).satisfies(n -> assertThat(n.get()).isBetween(1, 2));
     }
 
     private static int zipped(byte[] bytes) {

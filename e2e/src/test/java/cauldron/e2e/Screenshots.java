@@ -79,7 +79,7 @@ class Screenshots {
             Page roster = page;
             Path slips = page.waitForDownload(() -> Chrome.button(roster, Pattern.compile("^Save")).click()).path();
             try (PDDocument pdf = Loader.loadPDF(Files.readAllBytes(slips))) {
-                ImageIO.write(new PDFRenderer(pdf).renderImageWithDPI(0, 72), "png", FOLDER.resolve("slips.png").toFile());
+                ImageIO.write(new PDFRenderer(pdf).renderImageWithDPI(0, 96), "png", FOLDER.resolve("slips.png").toFile());
             }
         }
         try (BrowserContext context = Chrome.context(1280, 800)) {

@@ -1,6 +1,7 @@
 package cauldron.core.analysis;
 
 import cauldron.core.analysis.Node.Kind;
+import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
@@ -220,7 +221,7 @@ final class FormulaReader {
             return Node.symbol(symbol, position);
         }
         if (Character.isLetter(c)) {
-            String hint = hint(word());
+            String hint = FormulaHints.of(word());
             if (hint != null) {
                 throw trouble(hint);
             }
@@ -318,13 +319,13 @@ final class FormulaReader {
         }
         String typed = text.substring(start, at);
         try {
-            Node number = Node.number(Double.parseDouble(typed), typed, start);
+            Node number = Node.number(Numbers.read(typed), typed, start);
             if (at < text.length() && text.charAt(at) == '°') {
                 at++;
                 return Node.of(Kind.PRODUCT, start, number, new Node(Kind.UNIT, 0, "°", Units.parse("°"), List.of(), at));
             }
             return number;
-        } catch (NumberFormatException e) {
+        } catch (IllegalArgumentException e) {
             at = start;
             throw trouble("“" + typed + "” is not a number");
         }
@@ -349,27 +350,6 @@ final class FormulaReader {
         }
         at = here;
         return number;
-    }
-
-    private String hint(String word) {
-        switch (word) {
-            case "average": case "avg": case "AVERAGE":
-                return "Write mean(…) for an average";
-            case "stdev": case "stddev": case "STDEV":
-                return "Write sd(…) for the standard deviation";
-            case "x": case "X":
-                return "“x” is not a column here. For a product write × or *";
-            case "sen":
-                return "Write sin(…)";
-            default:
-                break;
-        }
-        for (String name : Function.NAMES) {
-            if (word.startsWith(name) && word.length() > name.length() && Function.named(name).most > 0 && name.length() > 1) {
-                return "Put what " + name + " works on in brackets: " + name + "(" + word.substring(name.length()) + ")";
-            }
-        }
-        return null;
     }
 
     private String word() {

@@ -9,7 +9,7 @@ final class Decimal {
 
     /** Exponents beyond stand for nothing that a double could hold. */
     private static final int LARGEST_EXPONENT = 99_999;
-    /** More zeros than that are written as a power of ten by whoever prints. */
+    /** Zeros that say nothing are added up to here. */
     private static final int MOST_ZEROS = 400;
 
     private static final int EXACT_DIGITS = 15;
@@ -28,7 +28,8 @@ final class Decimal {
         }
         this.digits = digits.substring(start);
         this.negative = negative && !this.digits.equals("0");
-        this.scale = scale;
+        // Nought keeps the decimals it was typed with, but not thousands of them.
+        this.scale = this.digits.equals("0") ? Math.min(scale, MOST_ZEROS) : scale;
     }
 
     /** The shortest decimal that stands for a finite double. */
@@ -161,9 +162,9 @@ final class Decimal {
     public String toString() {
         String text = digits;
         if (scale < 0 && !isZero()) {
-            text = digits + "0".repeat(Math.min(MOST_ZEROS, -scale));
+            text = digits + "0".repeat(-scale);
         } else if (scale > 0) {
-            String padded = "0".repeat(Math.max(0, Math.min(MOST_ZEROS, scale + 1 - digits.length()))) + digits;
+            String padded = "0".repeat(Math.max(0, scale + 1 - digits.length())) + digits;
             text = padded.substring(0, padded.length() - scale) + "." + padded.substring(padded.length() - scale);
         }
         return (negative ? "-" : "") + text;

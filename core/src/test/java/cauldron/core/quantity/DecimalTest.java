@@ -67,6 +67,10 @@ class DecimalTest {
     void exponentsFarOffEndNowhere() {
         assertThat(Decimal.parse("1e999999999999").toDouble()).isInfinite();
         assertThat(Decimal.parse("1e-999999999999").toDouble()).isZero();
+        assertThat(Decimal.parse("0e-99999").toString()).hasSizeLessThan(410);
+        assertThat(Decimal.parse("-0." + "0".repeat(600))).hasToString("0." + "0".repeat(400));
+        assertThat(Decimal.parse("1e-500")).hasToString("0." + "0".repeat(499) + "1");
+        assertThat(Numbers.moved("0." + "0".repeat(600), 3)).startsWith("0.000");
         assertThat(Decimal.parse("7").withDecimals(100_000).toString()).hasSizeLessThan(410);
     }
 }

@@ -74,6 +74,9 @@ class PersonContexts implements SecurityContextRepository {
                     new Kept(person.id(), person.userName(), person.displayName(), person.role())));
             // By which all sessions of a person are found, to end them.
             session.setAttribute(FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME, person.userName());
+        } else if (request.getSession(false) != null) {
+            request.getSession().removeAttribute(PERSON);
+            request.getSession().removeAttribute(FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME);
         }
     }
 
