@@ -18,7 +18,7 @@ export function StudentHome() {
         <Button onClick={() => setJoining(true)}><Plus size={16} aria-hidden />Join another class</Button>
       </div>
       <JoinToo open={joining} onClose={() => setJoining(false)} />
-      <Trouble error={error} />
+      {error && <div className="mb-4"><Trouble error={error} /></div>}
       {!data && !error && <p className="text-soft">Looking for your labs …</p>}
       {data?.length === 0 && <p>No lab yet. When your teacher gives one to your class, it appears here.</p>}
       <ul className="flex flex-col gap-4">
