@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import { createContext, memo, useCallback, useContext, useEffect, useLayoutEffect, useRef, useState, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
 import { IconButton } from '../ui';
 import type { Picture } from '../scenes/picture';
 
@@ -11,7 +12,7 @@ interface StageView {
   locate(clientX: number, clientY: number): { x: number; y: number };
 }
 
-const StageContext = createContext<StageView>({ pixel: 1, locate: () => ({ x: 0, y: 0 }) });
+export const StageContext = createContext<StageView>({ pixel: 1, locate: () => ({ x: 0, y: 0 }) });
 export const useStage = () => useContext(StageContext);
 
 const ZOOMS = [1, 1.5, 2, 3, 4, 6, 8, 12, 16, 24];
@@ -65,8 +66,9 @@ export function Stage({ picture, children, label, className, under }: {
   };
   const move = (e: ReactPointerEvent) => {
     if (!drag.current) return;
-    setCentre({ x: at.x - (e.clientX - drag.current.x) / pixel, y: at.y - (e.clientY - drag.current.y) / pixel });
+    const { x, y } = drag.current;
     drag.current = { x: e.clientX, y: e.clientY };
+    flushSync(() => setCentre({ x: at.x - (e.clientX - x) / pixel, y: at.y - (e.clientY - y) / pixel }));
   };
 
   useLayoutEffect(() => {
@@ -131,10 +133,17 @@ export function useStageDrag(onMove: (to: { x: number; y: number }, from: { x: n
     onPointerMove(e: ReactPointerEvent<SVGElement>) {
       if (!last.current) return;
       const to = stage.locate(e.clientX, e.clientY);
-      onMove(to, last.current);
+      const from = last.current;
       last.current = to;
+      // Drawn before the next event: two moves of one frame would else both start from where the thing stood.
+      flushSync(() => onMove(to, from));
     },
     onPointerUp() {
+      if (!last.current) return;
+      last.current = null;
+      ends?.end?.();
+    },
+    onPointerCancel() {
       if (!last.current) return;
       last.current = null;
       ends?.end?.();

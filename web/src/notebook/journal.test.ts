@@ -8,6 +8,7 @@ interface Sent { id: string; block: string; slot: string; value: { text: string 
 
 let work = 0;
 let server: Map<string, Sent>;
+let tries: number;
 let network: 'up' | 'down' | 'answer lost' | 'refusing';
 let news: { block: string; slot: string; value: object }[];
 let verdict: (e: Sent) => { kept: boolean; taken: boolean; reason?: string };
@@ -15,11 +16,13 @@ let journal: Journal;
 
 beforeEach(async () => {
   server = new Map();
+  tries = 0;
   network = 'up';
   news = [];
   verdict = () => ({ kept: true, taken: false });
   document.cookie = 'XSRF-TOKEN=t';
   vi.stubGlobal('fetch', async (request: Request) => {
+    tries++;
     if (network === 'down') throw new TypeError('no network');
     if (request.method === 'GET') return Response.json({ outcomes: [], seen: 9, news });
     const { entries } = (await request.json()) as { entries: Sent[] };
@@ -65,6 +68,41 @@ test('without a network it stays on the device and the page says so', async () =
   window.dispatchEvent(new Event('online'));
   await until(() => expect(journal.kept().state).toBe('kept'));
   expect(texts()).toEqual(['a']);
+});
+
+test('the page says that all is on the device only when it is', async () => {
+  network = 'down';
+  journal.write('why', 'answer', { text: 'a' });
+  await until(() => expect(journal.kept().state).toBe('device'));
+  const told: string[] = [];
+  const store = outbox.add;
+  let go = () => {};
+  const slow = vi.spyOn(outbox, 'add').mockImplementation(async (...all) => {
+    await new Promise<void>((done) => { go = done; });
+    await store(...all);
+  });
+  journal.subscribe(() => told.push(journal.kept().state));
+  journal.write('why', 'answer', { text: 'ab' });
+  const before = tries;
+  await until(() => expect(tries).toBeGreaterThan(before + 1));
+  expect(new Set(told)).toEqual(new Set(['sending']));
+  slow.mockRestore();
+  go();
+  await until(() => expect(journal.kept()).toEqual({ state: 'device', waiting: 2 }));
+});
+
+test('what was not stored yet when the page went is there again', async () => {
+  network = 'down';
+  const never = vi.spyOn(outbox, 'add').mockImplementation(() => new Promise(() => {}));
+  journal.write('why', 'answer', { text: 'the last word' });
+  window.dispatchEvent(new Event('pagehide'));
+  journal.close();
+  never.mockRestore();
+  network = 'up';
+  journal = await new Journal(journal.work, {}).open();
+  expect(journal.read('why', 'answer')).toEqual({ text: 'the last word' });
+  await until(() => expect(texts()).toEqual(['the last word']));
+  expect(Object.keys(localStorage)).toEqual([]);
 });
 
 test('an entry whose answer was lost goes again under the same id', async () => {

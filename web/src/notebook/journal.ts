@@ -1,6 +1,7 @@
 import pRetry, { AbortError } from 'p-retry';
 import { api, ask, Problem, type Schemas } from '../api/client';
-import { outbox, type Refused, type Waiting } from './outbox';
+import { outbox, type Entry, type Refused, type Waiting } from './outbox';
+import { rescue } from './rescue';
 import { addedRows, changesOf, EDIT, inOneEdit, type Change } from './edits';
 
 export type Slots = Record<string, Record<string, Record<string, unknown>>>;
@@ -36,6 +37,10 @@ export class Journal {
   private timer: ReturnType<typeof setTimeout> | null = null;
   private wake: AbortController | null = null;
   private writes: Promise<void> = Promise.resolve();
+  /** Written, but not on the device yet. */
+  private storing: Entry[] = [];
+  /** The last try to send didn't get through. */
+  private apart = false;
   private closed = false;
   private channel: BroadcastChannel | null = null;
   private letGo: (() => void) | null = null;
@@ -53,10 +58,12 @@ export class Journal {
   /** Lays what still waits on this device over what the server has, and goes on sending it. */
   async open(): Promise<this> {
     this.closed = false;
+    await rescue.bringBack(this.work, (writer, entries) => outbox.add(this.work, writer, entries));
     for (const w of await outbox.of(this.work)) this.lay(w.block, w.slot, w.value);
     this.refused = await outbox.refused(this.work);
     window.addEventListener('online', this.hurry);
     window.addEventListener('focus', this.catchUp);
+    window.addEventListener('pagehide', this.leave);
     document.addEventListener('visibilitychange', this.catchUp);
     if ('BroadcastChannel' in window) {
       this.channel = new BroadcastChannel(`cauldron-work-${this.work}`);
@@ -73,6 +80,7 @@ export class Journal {
     this.closed = true;
     window.removeEventListener('online', this.hurry);
     window.removeEventListener('focus', this.catchUp);
+    window.removeEventListener('pagehide', this.leave);
     document.removeEventListener('visibilitychange', this.catchUp);
     this.channel?.close();
     this.letGo?.();
@@ -102,12 +110,29 @@ export class Journal {
     this.keeping = { state: 'sending' };
     this.tell();
     const time = new Date().toISOString();
+    const entries = inOneEdit(changes).map(({ slot, value }) => ({ block, slot, value, time }));
+    this.storing.push(...entries);
     this.writes = this.writes
-      .then(() => outbox.add(this.work, this.writer, inOneEdit(changes).map(({ slot, value }) => ({ block, slot, value, time }))))
-      .then(() => this.plan(WAIT_BEFORE_SENDING), (e: unknown) => {
+      .then(() => outbox.add(this.work, this.writer, entries))
+      .then(() => this.stored(entries), (e: unknown) => {
         this.set({ state: 'trouble', waiting: 1, reason: `This device can't store entries (${String(e)}). Don't close the page.` });
       });
   }
+
+  private async stored(entries: Entry[]) {
+    this.storing = this.storing.filter((e) => !entries.includes(e));
+    this.plan(WAIT_BEFORE_SENDING);
+    if (this.apart) await this.tellApart();
+  }
+
+  /** Says that all is on this device, once it is. */
+  private async tellApart() {
+    const waiting = (await outbox.of(this.work)).length;
+    if (this.apart && this.storing.length === 0) this.set({ state: 'device', waiting });
+  }
+
+  /** A page that goes gives the device no time: what is not stored yet is put down where that takes none. */
+  private leave = () => rescue.putDown(this.work, this.writer, this.storing);
 
   /** Waits until all is on the server; refuses after a while, so that the page can say so. */
   async settle(patience = 8000): Promise<boolean> {
@@ -224,8 +249,12 @@ export class Journal {
       try {
         const sent = await pRetry(() => this.sendBatch(), {
           retries: Infinity, factor: 2, minTimeout: 500, maxTimeout: 10_000, signal: this.wake.signal,
-          onFailedAttempt: async () => { this.set({ state: 'device', waiting: (await outbox.of(this.work)).length }); },
+          onFailedAttempt: async () => {
+            this.apart = true;
+            await this.tellApart();
+          },
         });
+        this.apart = false;
         // What is left belongs to another tab that is at work.
         if (!sent) {
           this.plan(2000);
@@ -233,6 +262,7 @@ export class Journal {
         }
       } catch (e) {
         if (this.wake.signal.aborted) continue;
+        this.apart = false;
         this.set({ state: 'trouble', waiting: waiting.length, reason: e instanceof Error ? e.message : String(e) });
         return;
       }

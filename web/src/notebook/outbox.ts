@@ -15,6 +15,9 @@ export interface Waiting {
   sent: boolean;
 }
 
+/** What is written into a place, before it is on its way. */
+export type Entry = Pick<Waiting, 'block' | 'slot' | 'value' | 'time'>;
+
 /** An entry that the server refused for good: kept here, so that what was typed can still be copied. */
 export interface Refused { id: string; work: string; block: string; slot: string; value: Record<string, unknown>; reason: string }
 
@@ -51,7 +54,7 @@ export const outbox = {
   },
 
   /** Adds entries; those of the same slots that were never sent give way to them. */
-  async add(work: string, writer: string, entries: Pick<Waiting, 'block' | 'slot' | 'value' | 'time'>[]): Promise<void> {
+  async add(work: string, writer: string, entries: Entry[]): Promise<void> {
     const tx = (await database).transaction('waiting', 'readwrite');
     const all = await tx.store.index('[work+order]').getAll(ofWork(work));
     const slots = new Set(entries.map((e) => `${e.block}\n${e.slot}`));
