@@ -5,7 +5,6 @@ import cauldron.server.platform.Problems;
 import cauldron.server.platform.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.text.Normalizer;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
@@ -42,7 +41,6 @@ public class Accounts {
     /** The most accounts one list shows; more are found by searching. */
     static final int MOST_LISTED = 200;
     static final int LONGEST_NAME = 40;
-    private static final int LONGEST_BASE = 24;
 
     private final AccountRepository accounts;
     private final PasswordEncoder encoder;
@@ -108,7 +106,7 @@ public class Accounts {
     /** The user name that a display name would lead to. */
     @Transactional(readOnly = true)
     String suggest(String displayName, Collection<String> taken) {
-        return free(base(displayName), taken);
+        return free(UserNames.from(displayName), taken);
     }
 
     @Transactional(readOnly = true)
@@ -224,15 +222,9 @@ public class Accounts {
     }
 
     private String freeUserName(String displayName) {
-        String base = base(displayName);
+        String base = UserNames.from(displayName);
         accounts.holdName(base);
         return free(base, List.of());
-    }
-
-    private static String base(String displayName) {
-        String plain = Normalizer.normalize(displayName, Normalizer.Form.NFD).toLowerCase(Locale.ROOT)
-                .replaceAll("\\p{M}", "").replaceAll("[^a-z0-9]+", ".").replaceAll("^\\.+|\\.+$", "");
-        return plain.isEmpty() ? "student" : plain.substring(0, Math.min(plain.length(), LONGEST_BASE));
     }
 
     private String free(String base, Collection<String> taken) {
