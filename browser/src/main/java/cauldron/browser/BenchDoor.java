@@ -2,11 +2,11 @@ package cauldron.browser;
 
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Inventory;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
-import cauldron.core.apparatus.gas.Discs;
+import cauldron.core.apparatus.gascylinder.Discs;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.typedarrays.Float64Array;
@@ -36,7 +36,8 @@ public final class BenchDoor {
     @JSExport
     public static JSObject placed(String apparatus, String handle, double x, double y, JSObject settings) {
         Apparatus a = Inventory.get(apparatus);
-        return Trees.toJs(a.placed(handle, x, y, Settings.of(a.manifest(), Trees.mapFromJs(settings))));
+        return Trees.toJs(a.placed(a.manifest().handle(handle), x, y, Settings.of(a.manifest(), Trees.mapFromJs(settings)))
+                .toTree());
     }
 
     /** A fresh run. */
@@ -49,7 +50,7 @@ public final class BenchDoor {
     /** A run replayed from its recipe up to a time. */
     @JSExport
     public static RunDoor replay(JSObject recipe, double until) {
-        return new RunDoor(Run.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));
+        return new RunDoor(Inventory.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));
     }
 
     /**

@@ -2,7 +2,7 @@ package cauldron.browser;
 
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Inventory;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Manifest;
 import java.io.IOException;
 import java.nio.file.Files;

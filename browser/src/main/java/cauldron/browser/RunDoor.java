@@ -14,17 +14,12 @@ import org.teavm.jso.typedarrays.Float64Array;
 public final class RunDoor {
 
     private final Run run;
-    private final double[] scene;
-    private final double[] channels;
     private double[] crowd = new double[0];
     private int crowdCount;
     private StopAt stop;
 
     RunDoor(Run run) {
         this.run = run;
-        this.scene = new double[run.manifest().scene().size()];
-        this.channels = new double[run.manifest().channels().size()];
-        refresh();
     }
 
     /** The moment shown, in model seconds. */
@@ -44,12 +39,12 @@ public final class RunDoor {
     public boolean advance(double seconds) {
         StopAt now = stop;
         boolean stopped;
-        if (now instanceof StopAt.Event) {
-            StopAt.Event event = (StopAt.Event) now;
+        if (now instanceof StopAt.Happening) {
+            StopAt.Happening event = (StopAt.Happening) now;
             double from = run.time();
             stopped = run.advance(seconds, now);
             if (!stopped) {
-                stop = new StopAt.Event(event.kind(), event.count() - run.count(event.kind(), from, run.time()));
+                stop = new StopAt.Happening(event.event(), event.count() - run.count(event.event(), from, run.time()));
             }
         } else {
             stopped = run.advance(seconds, now);
@@ -57,7 +52,6 @@ public final class RunDoor {
         if (stopped) {
             stop = null;
         }
-        refresh();
         return stopped;
     }
 
@@ -65,7 +59,6 @@ public final class RunDoor {
     @JSExport
     public void seek(double time) {
         run.seek(time);
-        refresh();
     }
 
     /** Sets where to stop, from {@code {type, …}}; answers {@code {error}} if that can't be. */
@@ -80,16 +73,14 @@ public final class RunDoor {
     /** Goes back to where a condition was last met; answers {@code {found}} or {@code {error}}. */
     @JSExport
     public JSObject back(JSObject condition) {
-        JSObject answer = Trees.guarded(() ->
+        return Trees.guarded(() ->
                 Tree.of("found", run.back(StopAt.fromTree(Trees.mapFromJs(condition), run.manifest()))));
-        refresh();
-        return answer;
     }
 
     /** Where a part moved by hand was at each sample: x, y in metres; the first sampleCount pairs count. */
     @JSExport
     public Float64Array path(int handle) {
-        return Float64Array.fromJavaArray(run.path(handle));
+        return Float64Array.fromJavaArray(run.path(run.manifest().handles().get(handle)));
     }
 
     /** Forgets where to stop. */
@@ -101,30 +92,28 @@ public final class RunDoor {
     /** Does something now; answers {@code {error}} if that can't be done. */
     @JSExport
     public JSObject act(JSObject action) {
-        JSObject answer = Trees.guarded(() -> {
+        return Trees.guarded(() -> {
             run.act(Action.fromTree(Trees.mapFromJs(action)));
             return Tree.of();
         });
-        refresh();
-        return answer;
     }
 
     /** The scene now, in the manifest's order; the same array every time. */
     @JSExport
     public Float64Array scene() {
-        return Float64Array.fromJavaArray(scene);
+        return Float64Array.fromJavaArray(run.scene().values());
     }
 
     /** All channels now in SI, in the manifest's order; the same array every time. */
     @JSExport
     public Float64Array channels() {
-        return Float64Array.fromJavaArray(channels);
+        return Float64Array.fromJavaArray(run.channels());
     }
 
     /** Samples of a channel in SI from time 0 at the manifest's interval; only the first sampleCount count. */
     @JSExport
     public Float64Array samples(int channel) {
-        return Float64Array.fromJavaArray(run.samples(channel));
+        return Float64Array.fromJavaArray(run.samples(run.manifest().channels().get(channel)));
     }
 
     /** How many samples there are. */
@@ -156,7 +145,7 @@ public final class RunDoor {
      */
     @JSExport
     public Float64Array histogram(int distribution, int which, double width, int bins, double limit) {
-        Population p = run.population(distribution, which);
+        Population p = run.population(run.manifest().distributions().get(distribution), which);
         int marks = p.marks().length;
         double[] counts = new double[bins];
         Histogram.count(p.values(), p.count(), 0, width, counts);
@@ -182,7 +171,7 @@ public final class RunDoor {
     /** Left, bottom, width and height of a view in metres. */
     @JSExport
     public Float64Array frame(String view) {
-        return Float64Array.fromJavaArray(run.frame(view));
+        return Float64Array.fromJavaArray(run.frame(run.manifest().view(view)).toArray());
     }
 
     /** The settings that rule at the moment shown. */
@@ -195,12 +184,5 @@ public final class RunDoor {
     @JSExport
     public JSObject recipe() {
         return Trees.toJs(run.recipe().toTree());
-    }
-
-    private void refresh() {
-        run.scene(scene);
-        for (int i = 0; i < channels.length; i++) {
-            channels[i] = run.read(i);
-        }
     }
 }

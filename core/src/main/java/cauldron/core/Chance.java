@@ -5,7 +5,7 @@ package cauldron.core;
  * 32-bit arithmetic because 64-bit is slow in the browser. The same seed gives the same numbers, to the
  * bit, everywhere.
  */
-public final class Chance {
+public final class Chance implements Stateful {
 
     private int a;
     private int b;
@@ -95,12 +95,20 @@ public final class Chance {
         return unit() < 0.5 ? -size : size;
     }
 
-    /** The whole state, as four integers. */
-    public double[] snapshot() {
-        return new double[] {a, b, c, d};
+    @Override
+    public int size() {
+        return 4;
     }
 
-    /** Returns to what {@link #snapshot} gave, which stands in an array from a place on. */
+    @Override
+    public void save(double[] out, int at) {
+        out[at] = a;
+        out[at + 1] = b;
+        out[at + 2] = c;
+        out[at + 3] = d;
+    }
+
+    @Override
     public void restore(double[] from, int at) {
         a = (int) from[at];
         b = (int) from[at + 1];

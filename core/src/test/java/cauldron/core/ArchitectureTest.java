@@ -27,6 +27,6 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule THE_CONTRACT_KNOWS_NO_APPARATUS = noClasses().that()
             .resideOutsideOfPackage("cauldron.core.apparatus.*..").and()
-            .doNotHaveFullyQualifiedName("cauldron.core.apparatus.Inventory")
+            .doNotHaveFullyQualifiedName("cauldron.core.inventory.Inventory")
             .should().dependOnClassesThat().resideInAPackage("cauldron.core.apparatus.*..");
 }

@@ -1,5 +1,6 @@
 package cauldron.e2e;
 
+import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
@@ -216,16 +217,16 @@ class Bench {
     }
 
     private void modelOnTheJvm() {
-        Run.replay(RECIPE, 600);
+        Inventory.replay(RECIPE, 600);
         long from = System.nanoTime();
-        Run.replay(RECIPE, 3000);
+        Inventory.replay(RECIPE, 3000);
         row("pendulum on the JVM", "%.0f model seconds in a second", 3000 / seconds(from));
     }
 
     private void filmOnTheJvm() {
-        Film.shoot(RECIPE, "side", 120, 30);
+        Inventory.shoot(RECIPE, "side", 120, 30);
         long from = System.nanoTime();
-        Film film = Film.shoot(RECIPE, "side", 120, 30);
+        Film film = Inventory.shoot(RECIPE, "side", 120, 30);
         row("making a 30 s recording at 120 frames/s", "%.3f s, %d frames, %.1f kB", seconds(from), film.frames(),
                 film.body().length * 2 / 1000.0);
     }

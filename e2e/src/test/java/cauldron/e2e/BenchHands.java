@@ -21,8 +21,9 @@ final class BenchHands {
         Chrome.button(page, "Run").waitFor();
     }
 
-    /** Runs on until it stops there by itself. */
+    /** Runs on, as fast as it can be shown, until it stops there by itself. */
     void runTo(String what, String value) {
+        page.getByLabel("Speed", new Page.GetByLabelOptions().setExact(true)).selectOption("8");
         Chrome.button(page, "Stop at …").click();
         page.getByLabel("Stop exactly at").selectOption(what);
         page.getByLabel("Value to stop at").fill(value);

@@ -1,5 +1,6 @@
 package cauldron.e2e;
 
+import cauldron.core.inventory.Inventory;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -276,7 +277,7 @@ class JourneyTest {
 
     /** When the bob passed its highest and lowest points, to seven figures. */
     private static List<String> eventTimes(String recipe) {
-        double[] events = Run.replay(Recipe.fromTree(JsonMapper.builder().build().readValue(recipe,
+        double[] events = Inventory.replay(Recipe.fromTree(JsonMapper.builder().build().readValue(recipe,
                 new TypeReference<Map<String, Object>>() { })), 60).events();
         List<String> times = new ArrayList<>();
         for (int i = 1; i < events.length; i += 2) {

@@ -1,5 +1,6 @@
 package cauldron.e2e;
 
+import cauldron.core.inventory.Inventory;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -79,7 +80,7 @@ class ReplayTest {
     @Test
     @SuppressWarnings("unchecked")
     void theGasHasTheSameBitsAfterAHundredThousandCollisions() {
-        Run run = Run.replay(GAS, 800 * PS);
+        Run run = Inventory.replay(GAS, 800 * PS);
         double[] pairRate = run.samples(run.manifest().channel("pair-rate"));
         double collisions = 0;
         for (int i = 201; i < run.sampleCount(); i += 200) {
@@ -99,7 +100,7 @@ class ReplayTest {
                     }""", GAS.toTree());
             for (int i = 0; i < run.manifest().channels().size(); i++) {
                 assertThat(answer.get(0).get(i).doubleValue()).as(run.manifest().channels().get(i).id())
-                        .isEqualTo(run.read(i));
+                        .isEqualTo(run.read(run.manifest().channels().get(i)));
             }
             assertThat(answer.get(1).stream().mapToDouble(Number::doubleValue).toArray())
                     .isEqualTo(java.util.Arrays.copyOf(crowd, 3 * n));
@@ -115,13 +116,13 @@ class ReplayTest {
     @MethodSource("recipes")
     @SuppressWarnings("unchecked")
     void sixtySecondsWithActionsAgreeInJvmAndBrowser(Recipe recipe) {
-        Run run = Run.replay(recipe, 60);
+        Run run = Inventory.replay(recipe, 60);
         try (BrowserContext context = Chrome.context(800, 600)) {
             Page page = pageWithCore(context);
             List<Number> channels = (List<Number>) page.evaluate(
                     "recipe => [...core.replay(recipe, 60).channels()]", recipe.toTree());
             for (int i = 0; i < channels.size(); i++) {
-                double jvm = run.read(i);
+                double jvm = run.read(run.manifest().channels().get(i));
                 String name = run.manifest().channels().get(i).id();
                 assertThat(channels.get(i).doubleValue()).as(name).isCloseTo(jvm, within(1e-12 * Math.abs(jvm)));
             }

@@ -1,26 +1,96 @@
 package cauldron.core.apparatus;
 
-import java.util.Map;
+import java.util.List;
 
-/** A kind of apparatus: what it declares and how one is made. */
-public interface Apparatus {
+/**
+ * A kind of apparatus: what it declares, in the fields of a subclass, and how one is made. One object stands for the
+ * kind; it holds no state of any run.
+ */
+public abstract class Apparatus extends Declaration {
 
-    Manifest manifest();
-
-    /** A fresh experiment. */
-    Experiment prepare(Settings settings, int seed);
+    private final String id;
+    private final int modelVersion;
+    private final String name;
+    private String summary = "";
+    private List<String> topics = List.of();
+    private double interval = 1.0 / 60;
+    private double speed = 1;
+    private String timeUnit = "s";
+    private Manifest manifest;
 
     /**
-     * What a view shows: left, bottom, width and height in metres.
+     * A kind of apparatus.
+     *
+     * @param id           lower-case letters, digits and hyphens; without the hyphens the name of its package
+     * @param modelVersion rises when the same recipe would give other numbers
+     * @param name         what people call it
+     */
+    protected Apparatus(String id, int modelVersion, String name) {
+        this.id = id;
+        this.modelVersion = modelVersion;
+        this.name = name;
+    }
+
+    /** What it is and does, in a sentence, and what it is used to teach. */
+    protected final void about(String sentence, String... about) {
+        summary = sentence;
+        topics = List.of(about);
+    }
+
+    /**
+     * How its time runs; a sample every 1/60 s and true speed unless said.
+     *
+     * @param seconds between samples of the channels
+     * @param atOnce  model seconds for each second on the wall at speed 1
+     * @param unit    in which its time is shown
+     */
+    protected final void time(double seconds, double atOnce, String unit) {
+        interval = seconds;
+        speed = atOnce;
+        timeUnit = unit;
+    }
+
+    /**
+     * All that it declares, closed at the first call, which must be over before other threads come: the inventory sees to
+     * it. (A lock here would bring the browser's core all it takes to run threads.)
+     *
+     * @throws DeclarationException telling all that is wrong with it
+     */
+    public final Manifest manifest() {
+        if (manifest == null) {
+            Manifest closed = new Manifest(id, modelVersion, name, summary, topics, interval, speed, timeUnit,
+                    List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
+                    List.copyOf(views), List.copyOf(scene), List.copyOf(handles), List.copyOf(acts), List.copyOf(layers),
+                    List.copyOf(tray), hooks, List.copyOf(slips));
+            closed.close();
+            manifest = closed;
+        }
+        return manifest;
+    }
+
+    /** A fresh experiment. */
+    public abstract Experiment prepare(Settings settings, int seed);
+
+    /**
+     * What a view shows.
      *
      * <p>It may follow the settings only in coarse steps, so that a film's frame doesn't give away a
      * hidden size.
      */
-    double[] frame(String view, Settings settings);
+    public abstract Frame frame(View view, Settings settings);
 
     /**
-     * What a handle moved to a place means for the settings before a run has begun, such as the release
-     * angle for a bob drawn aside. Empty where it means nothing.
+     * What a handle moved to a place, in metres, means for the settings before a run has begun, such as the release
+     * angle for a bob drawn aside. Means nothing unless an apparatus says so.
      */
-    Map<String, Object> placed(String handle, double x, double y, Settings settings);
+    protected void placed(Handle handle, double x, double y, Settings settings, Placing placing) {
+        // Most handles only mean something while it runs.
+    }
+
+    /** What a handle moved to a place means for the settings before a run has begun. */
+    public final Placing placed(Handle handle, double x, double y, Settings settings) {
+        Placing placing = new Placing();
+        placed(handle, x, y, settings, placing);
+        return placing;
+    }
 }

@@ -1,25 +1,87 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
+import cauldron.core.quantity.Units;
 import java.util.Map;
 
-/**
- * A quantity that can be read off a running experiment at any time. Values are in SI; {@code unit} is
- * what people see.
- *
- * @param symbol  printed in graphs and formulas
- * @param figures decimals shown in a readout, in the shown unit
- * @param account its part in the energy account, or null if it has none
- */
-public record Channel(String id, String symbol, String name, String unit, double typicalMin, double typicalMax,
-                      int figures, Account account) {
+/** A quantity that can be read off a running experiment at any time. Values are in SI; its unit is what people see. */
+public final class Channel extends Declared {
 
     /** The part an energy plays in the account. */
     public enum Account { KINETIC, POTENTIAL, ELASTIC, THERMAL, TOTAL }
 
+    private final String symbol;
+    private final String unit;
+    private double typicalMin;
+    private double typicalMax = 1;
+    private int decimals = 2;
+    private Account account;
+
+    Channel(Declaration owner, String id, String symbol, String name, String unit) {
+        super(owner, id, name);
+        this.symbol = symbol;
+        this.unit = unit;
+    }
+
+    @Override
+    String sort() {
+        return "channel";
+    }
+
+    /** Where it usually lies, in its unit: the first axis of a graph. */
+    public Channel typically(double from, double to) {
+        stillOpen();
+        typicalMin = from;
+        typicalMax = to;
+        return this;
+    }
+
+    /** Decimals shown in a readout, in its unit; 2 unless said. */
+    public Channel decimals(int shown) {
+        stillOpen();
+        decimals = shown;
+        return this;
+    }
+
+    /** Its part in the energy account. */
+    public Channel account(Account part) {
+        stillOpen();
+        account = part;
+        return this;
+    }
+
+    /** The unit people see. */
+    public String unit() {
+        return unit;
+    }
+
+    /** Printed in graphs and formulas. */
+    public String symbol() {
+        return symbol;
+    }
+
+    /** SI units in one of its own. */
+    double factor() {
+        return Units.parse(unit).factor();
+    }
+
+    @Override
+    void check(Faults faults) {
+        super.check(faults);
+        faults.readable(this, unit);
+        if (!(typicalMin < typicalMax)) {
+            faults.add(this, "needs a typical range, the lower end first");
+        }
+        if (decimals < 0) {
+            faults.add(this, "can't have " + decimals + " decimals");
+        }
+    }
+
     Map<String, Object> toTree() {
-        return Tree.of("id", id, "symbol", symbol, "name", name, "unit", unit, "typicalMin", typicalMin,
-                "typicalMax", typicalMax, "figures", figures,
+        Map<String, Object> tree = Tree.of("id", id(), "symbol", symbol, "name", name(), "unit", unit, "typicalMin",
+                typicalMin, "typicalMax", typicalMax, "figures", decimals,
                 "account", account == null ? null : account.name().toLowerCase());
+        tree.put("perSi", 1 / factor());
+        return tree;
     }
 }

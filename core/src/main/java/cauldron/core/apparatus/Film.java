@@ -28,22 +28,19 @@ public record Film(double rate, int frames, int width, int height, double scale,
     private static final double LONGER_SIDE = 1000;
 
     /**
-     * Films a recipe from its beginning.
+     * Films a recipe of an apparatus from its beginning.
      *
-     * @param view    id of a view
      * @param rate    frames per second
      * @param seconds length of the film
      */
-    public static Film shoot(Recipe recipe, String view, double rate, double seconds) {
-        Run run = Run.replay(recipe, 0);
-        Manifest manifest = run.manifest();
-        double[] frame = run.frame(view);
+    public static Film shoot(Apparatus apparatus, Recipe recipe, View view, double rate, double seconds) {
+        Run run = Run.replay(apparatus, recipe, 0);
+        Frame frame = run.frame(view);
         double scale = scale(frame);
-        int width = (int) Math.round(frame[2] * scale);
-        int height = (int) Math.round(frame[3] * scale);
+        int width = (int) Math.round(frame.width() * scale);
+        int height = (int) Math.round(frame.height() * scale);
         int frames = (int) Math.floor(seconds * rate + 1e-9) + 1;
-        List<Manifest.SceneField> fields = manifest.scene();
-        double[] scene = new double[fields.size()];
+        List<SceneField> fields = run.manifest().scene();
         short[][] all = new short[fields.size()][frames];
         int nextAction = 0;
         for (int f = 0; f < frames; f++) {
@@ -56,16 +53,15 @@ public record Film(double rate, int frames, int width, int height, double scale,
                 }
             }
             run.seek(time);
-            run.scene(scene);
-            for (int i = 0; i < scene.length; i++) {
-                all[i][f] = picture(fields.get(i).kind(), scene[i], frame, scale);
+            for (int i = 0; i < all.length; i++) {
+                all[i][f] = picture(fields.get(i).kind(), run.scene().of(fields.get(i)), frame, scale);
             }
         }
         Map<String, Object> still = Tree.of();
         List<String> moving = new ArrayList<>();
         List<short[]> bodies = new ArrayList<>();
-        for (int i = 0; i < scene.length; i++) {
-            if (!fields.get(i).filmed()) {
+        for (int i = 0; i < all.length; i++) {
+            if (!fields.get(i).isFilmed()) {
                 continue;
             }
             if (isStill(all[i])) {
@@ -84,17 +80,17 @@ public record Film(double rate, int frames, int width, int height, double scale,
         return new Film(rate, frames, width, height, scale, still, moving, body);
     }
 
-    /** Picture elements per metre for a frame of left, bottom, width and height in metres. */
-    public static double scale(double[] frame) {
-        return LONGER_SIDE / Math.max(frame[2], frame[3]);
+    /** Picture elements per metre for a frame. */
+    public static double scale(Frame frame) {
+        return LONGER_SIDE / Math.max(frame.width(), frame.height());
     }
 
-    private static short picture(Manifest.SceneField.Kind kind, double value, double[] frame, double scale) {
+    private static short picture(SceneField.Kind kind, double value, Frame frame, double scale) {
         switch (kind) {
             case X:
-                return within((value - frame[0]) * scale);
+                return within((value - frame.left()) * scale);
             case Y:
-                return within((frame[1] + frame[3] - value) * scale);
+                return within((frame.bottom() + frame.height() - value) * scale);
             case LENGTH:
                 return within(value * scale);
             default:

@@ -1,109 +1,112 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
+import cauldron.core.instrument.Instrument;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
 /**
- * All that an apparatus declares of itself. Settings panels, readouts, graphs, stop-at, catalogue pages
+ * All that an apparatus declares of itself, closed. Settings panels, readouts, graphs, stop-at, catalogue pages
  * and the checks of sheets are made from it.
  *
- * @param modelVersion rises when the same recipe would give other numbers
- * @param interval     seconds of model time between samples of the channels
- * @param speed        model seconds for each second on the wall at speed 1
- * @param timeUnit     unit in which its time is shown
- * @param scene        what a drawing needs, in order
+ * @param modelVersion  rises when the same recipe would give other numbers
+ * @param interval      seconds of model time between samples of the channels
+ * @param speed         model seconds for each second on the wall at speed 1
+ * @param timeUnit      unit in which its time is shown
+ * @param scene         what a drawing needs, in order
  * @param distributions what many values at one instant there are
- * @param layers       what can be shown over the apparatus on the open bench
- * @param instruments  ids of instruments that make sense here; {@code spring-scale=tension} says which channel
- *                     an instrument is hooked into
- * @param slips        what learners commonly get wrong with it
+ * @param layers        what can be shown over the apparatus on the open bench
+ * @param instruments   ids of instruments that make sense here
+ * @param hooks         which channel an instrument shows that is hooked in, by the instrument's id
+ * @param slips         what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
                        double interval, double speed, String timeUnit, List<Setting> settings, List<Channel> channels,
-                       List<Distribution> distributions, List<EventKind> events, List<View> views, List<SceneField> scene, List<Handle> handles,
-                       List<Act> acts, List<Layer> layers, List<String> instruments, List<String> slips) {
+                       List<Distribution> distributions, List<Event> events, List<View> views, List<SceneField> scene,
+                       List<Handle> handles, List<Act> acts, List<Layer> layers, List<String> instruments,
+                       Map<String, Channel> hooks, List<String> slips) {
 
-    /** Something that happens at an instant and can be stopped at. */
-    public record EventKind(String id, String name) {
+    private List<List<? extends Declared>> lists() {
+        return List.of(settings, channels, distributions, events, views, scene, handles, acts, layers);
     }
 
-    /**
-     * Many values at one instant, shown as a histogram.
-     *
-     * @param unit        unit people see
-     * @param typicalMax  end of the scale, in that unit
-     * @param populations what the values are told apart by: ids of the choices that name them
-     * @param marks       names of the marked values
-     */
-    public record Distribution(String id, String symbol, String name, String unit, double typicalMax,
-                               List<String> populations, List<String> marks) {
-    }
-
-    /** A way of looking at the apparatus. */
-    public record View(String id, String name) {
-    }
-
-    /**
-     * One number of the scene: metres, radians, or 0 and 1.
-     *
-     * @param kind   how a film turns it into picture coordinates
-     * @param filmed whether a camera would see it
-     */
-    public record SceneField(String id, Kind kind, boolean filmed) {
-        /** What a field stands for. */
-        public enum Kind { X, Y, LENGTH, FLAG }
-    }
-
-    /**
-     * A part that can be moved by hand.
-     *
-     * @param xField scene field of its place
-     * @param yField scene field of its place
-     */
-    public record Handle(String id, String name, String xField, String yField, String radiusField) {
-    }
-
-    /**
-     * Something that can be done to it besides moving and setting.
-     *
-     * @param shownWhen offered only while a flag of the scene is up or down: {@code "thread.on=1"}; empty: always
-     */
-    public record Act(String id, String name, String shownWhen) {
-    }
-
-    /**
-     * Something drawn over the apparatus on request, such as force arrows; no camera sees it.
-     *
-     * @param trail ids of the two channels whose path so far it shows; empty where the scene draws it
-     */
-    public record Layer(String id, String name, List<String> trail) {
-
-        /** A layer that the scene draws. */
-        public Layer(String id, String name) {
-            this(id, name, List.of());
+    /** Looks for all that is wrong, and gives everything its place if nothing is. */
+    void close() {
+        Faults faults = new Faults();
+        if (!id.equals(id.toLowerCase()) || id.isBlank() || id.contains(".") || id.contains(" ")) {
+            faults.add("id “" + id + "”: lower-case letters and digits, with hyphens between words");
         }
-    }
-
-    /** Ids of the instruments that make sense here. */
-    public List<String> instrumentIds() {
-        return instruments.stream().map(i -> i.contains("=") ? i.substring(0, i.indexOf('=')) : i).toList();
-    }
-
-    /** What instruments are hooked into here: channel by instrument. */
-    private Map<String, Object> hooked() {
-        Map<String, Object> hooked = Tree.of();
-        for (String entry : instruments) {
-            int at = entry.indexOf('=');
-            if (at >= 0) {
-                hooked.put(entry.substring(0, at), entry.substring(at + 1));
+        for (List<? extends Declared> list : lists()) {
+            List<String> ids = new ArrayList<>();
+            for (Declared declared : list) {
+                declared.check(faults);
+                if (ids.contains(declared.id())) {
+                    faults.add(declared, "declared twice");
+                }
+                ids.add(declared.id());
             }
         }
-        return hooked;
+        for (Setting setting : settings) {
+            if (setting.condition() != null) {
+                setting.condition().check(setting, this, faults);
+            }
+        }
+        distributions.forEach(d -> d.check(this, faults));
+        handles.forEach(h -> h.check(this, faults));
+        acts.forEach(a -> a.check(this, faults));
+        layers.forEach(l -> l.check(this, faults));
+        checkTray(faults);
+        checkWhole(faults);
+        if (!faults.all().isEmpty()) {
+            throw new DeclarationException(name, faults.all());
+        }
+        for (List<? extends Declared> list : lists()) {
+            for (int i = 0; i < list.size(); i++) {
+                list.get(i).index(i);
+            }
+        }
     }
 
+    private void checkTray(Faults faults) {
+        List<String> seen = new ArrayList<>();
+        for (String instrument : instruments) {
+            if (Instrument.ALL.stream().noneMatch(i -> i.id().equals(instrument))) {
+                faults.add("tray: there is no instrument “" + instrument + "”");
+            } else if (seen.contains(instrument)) {
+                faults.add("tray: “" + instrument + "” lies there twice");
+            }
+            seen.add(instrument);
+        }
+        hooks.forEach((instrument, channel) -> {
+            if (channel == null || !channels.contains(channel)) {
+                faults.add("tray: “" + instrument + "” is hooked into a channel that isn't declared here");
+            }
+        });
+    }
+
+    private void checkWhole(Faults faults) {
+        if (!(interval > 0) || !(speed > 0)) {
+            faults.add("time: interval and speed must be above 0");
+        }
+        try {
+            Units.parse(timeUnit);
+        } catch (IllegalArgumentException e) {
+            faults.add("time: its unit can't be read: " + e.getMessage());
+        }
+        if (summary.isBlank() || topics.isEmpty()) {
+            faults.add("about: say in a sentence what it is, and what it is used to teach");
+        }
+        if (views.isEmpty()) {
+            faults.add("needs at least one view");
+        }
+        if (channels.isEmpty()) {
+            faults.add("needs at least one channel");
+        }
+    }
+
+    /** The setting of an id; refuses one it doesn't have. */
     public Setting setting(String settingId) {
         for (Setting setting : settings) {
             if (setting.id().equals(settingId)) {
@@ -113,65 +116,83 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         throw new SettingException(settingId, name + " has no setting “" + settingId + "”");
     }
 
-    /** The place of a channel in {@link #channels}. */
-    public int channel(String channelId) {
-        for (int i = 0; i < channels.size(); i++) {
-            if (channels.get(i).id().equals(channelId)) {
-                return i;
-            }
-        }
-        throw new IllegalArgumentException(name + " has no channel “" + channelId + "”");
+    /** The channel of an id; refuses one it doesn't have. */
+    public Channel channel(String channelId) {
+        return named(channels, "channel", channelId);
     }
 
-    /** The place of an event kind in {@link #events}. */
-    public int event(String eventId) {
-        for (int i = 0; i < events.size(); i++) {
-            if (events.get(i).id().equals(eventId)) {
-                return i;
-            }
-        }
-        throw new IllegalArgumentException(name + " has no event “" + eventId + "”");
+    /** The event of an id; refuses one it doesn't have. */
+    public Event event(String eventId) {
+        return named(events, "event", eventId);
     }
 
-    /** The place of a scene field in {@link #scene}. */
-    public int sceneField(String fieldId) {
-        for (int i = 0; i < scene.size(); i++) {
-            if (scene.get(i).id().equals(fieldId)) {
-                return i;
-            }
-        }
-        throw new IllegalArgumentException(name + " has no scene field “" + fieldId + "”");
+    /** The view of an id; refuses one it doesn't have. */
+    public View view(String viewId) {
+        return named(views, "view", viewId);
     }
 
+    /** The act of an id; refuses one it doesn't have. */
+    public Act act(String actId) {
+        return named(acts, "act", actId);
+    }
+
+    /** The handle of an id; refuses one it doesn't have. */
+    public Handle handle(String handleId) {
+        return named(handles, "handle", handleId);
+    }
+
+    /** The layer of an id; refuses one it doesn't have. */
+    public Layer layer(String layerId) {
+        return named(layers, "layer", layerId);
+    }
+
+    /** The distribution of an id; refuses one it doesn't have. */
+    public Distribution distribution(String distributionId) {
+        return named(distributions, "distribution", distributionId);
+    }
+
+    /** The scene's field of an id; refuses one it doesn't have. */
+    public SceneField sceneField(String fieldId) {
+        return named(scene, "scene field", fieldId);
+    }
+
+    private <D extends Declared> D named(List<D> list, String kind, String wanted) {
+        for (D declared : list) {
+            if (declared.id().equals(wanted)) {
+                return declared;
+            }
+        }
+        throw new IllegalArgumentException(name + " has no " + kind + " “" + wanted + "”");
+    }
+
+    /** All of it as plain data. */
     public Map<String, Object> toTree() {
         List<Object> s = new ArrayList<>();
         settings.forEach(x -> s.add(x.toTree()));
         List<Object> c = new ArrayList<>();
-        for (Channel channel : channels) {
-            Map<String, Object> tree = channel.toTree();
-            tree.put("perSi", 1 / Units.parse(channel.unit()).factor());
-            c.add(tree);
-        }
+        channels.forEach(x -> c.add(x.toTree()));
         List<Object> d = new ArrayList<>();
-        distributions.forEach(x -> d.add(Tree.of("id", x.id(), "symbol", x.symbol(), "name", x.name(), "unit",
-                x.unit(), "typicalMax", x.typicalMax(), "populations", x.populations(), "marks", x.marks(), "perSi",
-                1 / Units.parse(x.unit()).factor())));
-        List<Object> e = new ArrayList<>();
-        events.forEach(x -> e.add(Tree.of("id", x.id(), "name", x.name())));
-        List<Object> v = new ArrayList<>();
-        views.forEach(x -> v.add(Tree.of("id", x.id(), "name", x.name())));
+        distributions.forEach(x -> d.add(x.toTree()));
         List<Object> f = new ArrayList<>();
-        scene.forEach(x -> f.add(Tree.of("id", x.id(), "kind", x.kind().name().toLowerCase(), "filmed", x.filmed())));
+        scene.forEach(x -> f.add(x.toTree()));
         List<Object> h = new ArrayList<>();
-        handles.forEach(x -> h.add(Tree.of("id", x.id(), "name", x.name(), "xField", x.xField(), "yField",
-                x.yField(), "radiusField", x.radiusField())));
+        handles.forEach(x -> h.add(x.toTree()));
         List<Object> a = new ArrayList<>();
-        acts.forEach(x -> a.add(Tree.of("id", x.id(), "name", x.name(), "shownWhen", x.shownWhen())));
+        acts.forEach(x -> a.add(x.toTree()));
         List<Object> l = new ArrayList<>();
-        layers.forEach(x -> l.add(Tree.of("id", x.id(), "name", x.name(), "trail", x.trail())));
+        layers.forEach(x -> l.add(x.toTree()));
+        Map<String, Object> hooked = Tree.of();
+        hooks.forEach((instrument, channel) -> hooked.put(instrument, channel.id()));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
                 topics, "interval", interval, "speed", speed, "timeUnit", timeUnit, "timePerSi",
-                1 / Units.parse(timeUnit).factor(), "settings", s, "channels", c, "distributions", d, "events", e, "views", v,
-                "scene", f, "handles", h, "acts", a, "layers", l, "instruments", instrumentIds(), "hooked", hooked(), "slips", slips);
+                1 / Units.parse(timeUnit).factor(), "settings", s, "channels", c, "distributions", d, "events",
+                names(events), "views", names(views), "scene", f, "handles", h, "acts", a, "layers", l, "instruments",
+                instruments, "hooked", hooked, "slips", slips);
+    }
+
+    private static List<Object> names(List<? extends Declared> list) {
+        List<Object> trees = new ArrayList<>();
+        list.forEach(x -> trees.add(Tree.of("id", x.id(), "name", x.name())));
+        return trees;
     }
 }

@@ -1,37 +1,38 @@
 package cauldron.core.apparatus;
 
+import cauldron.core.Stateful;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.LutherIntegrator;
 
 /**
- * An experiment ruled by ordinary differential equations y' = f(y), with events where a switching
- * function changes sign.
+ * An experiment ruled by ordinary differential equations y' = f(t, y), with {@link Detector detectors} beside the law.
  *
  * <p>It steps with Luther's sixth-order Runge–Kutta method (H. A. Luther, Math. Comp. 22 (1968) 434) on
- * a grid of its own, started afresh at every event and every action, so that a law which changes there
- * (a catch, a stop, the turn of a drag force) never lies inside a step. The state between two grid
+ * a grid of its own, started afresh wherever a detector's function changes its sign and at every action, so that a law
+ * which changes there (a catch, a stop, the turn of a drag force) never lies inside a step. The state between two grid
  * points is one shorter step from the first of them: as exact as the grid, and independent of how often
  * the display asks.
+ *
+ * <p>A subclass names its variables, registers and detectors, then takes its settings and calls {@link #begin}.
  */
-public abstract class OdeExperiment implements Experiment {
+public abstract class OdeExperiment extends Experiment {
 
     /** Steps of the grid between two looks for a condition to stop at: some eighty looks in a period. */
     private static final int STEPS_BETWEEN_LOOKS = 5;
     private static final double TIME_ACCURACY = 1e-14;
-    /** Values at the head of a snapshot: time, start of the step, settings in force. */
-    private static final int HEAD = 3;
     private static final int MAX_EVALUATIONS = 100;
     /** Shortest part of a step in which a second event is looked for after one at its start. */
     private static final double CLEAR_OF_START = 1e-6;
 
-    private final int size;
-    private final int switches;
     private final LutherIntegrator integrator = new LutherIntegrator(1);
-    private final OrdinaryDifferentialEquation equation;
+    private final OrdinaryDifferentialEquation equation = new Equation();
     private final BrentSolver solver = new BrentSolver(TIME_ACCURACY, TIME_ACCURACY, 1e-300);
-
-    private final SettingsInForce inForce;
+    private final List<Detector> detectors = new ArrayList<>();
+    private int size;
 
     private double time;
     private double[] now;
@@ -40,90 +41,99 @@ public abstract class OdeExperiment implements Experiment {
     private double end;
     private double[] atEnd;
     private int eventAtEnd;
-    /** Sign of each switching function when it was last clear of zero. */
-    private final double[] signs;
+    /** Sign of each detector's function when it was last clear of zero. */
+    private double[] signs;
+
+    /** An experiment of an apparatus under its first settings. */
+    protected OdeExperiment(Apparatus apparatus, Settings settings) {
+        super(apparatus, settings);
+        remember(new Grid());
+    }
 
     /**
-     * Prepares the integrator; call {@link #apply} and {@link #begin} before use.
+     * Names one more variable of the state.
      *
-     * @param size     length of the state
-     * @param switches number of switching functions
+     * @param inWords what it is and its SI unit
+     * @return its place in the state: {@code y[theta]}
      */
-    protected OdeExperiment(Manifest manifest, Settings settings, int size, int switches) {
-        this.inForce = new SettingsInForce(manifest, settings);
-        this.size = size;
-        this.switches = switches;
-        this.signs = new double[switches];
-        this.equation = new OrdinaryDifferentialEquation() {
-            @Override
-            public int getDimension() {
-                return OdeExperiment.this.size;
-            }
-
-            @Override
-            public double[] computeDerivatives(double t, double[] y) {
-                double[] dy = new double[y.length];
-                derivatives(y, dy);
-                return dy;
-            }
-        };
+    protected final int variable(String inWords) {
+        if (now != null) {
+            throw new IllegalStateException(inWords + ": variables are named before the beginning");
+        }
+        return size++;
     }
 
-    /** The law of motion: fills in dy for y. */
-    protected abstract void derivatives(double[] y, double[] dy);
-
-    /** The length of a grid step in seconds under the present law. */
-    protected abstract double step();
-
-    @Override
-    public double resolution() {
-        return STEPS_BETWEEN_LOOKS * step();
+    /** Watches a variable. */
+    protected final Detector when(String name, int variable) {
+        return when(name, (t, y) -> y[variable]);
     }
 
-    /** The value of a switching function in a state. */
-    protected abstract double switching(int which, double[] y);
+    /** Watches a function of time and state. Those named first are asked first. */
+    protected final Detector when(String name, Detector.Watched watched) {
+        Detector detector = new Detector(name, watched);
+        detectors.add(detector);
+        return detector;
+    }
 
-    /** Called at each change of sign, with the exact state; may change it. */
-    protected abstract void switched(int which, boolean rising, double atTime, double[] y, EventSink sink);
+    /** The law of motion: fills in dy for y at time t. */
+    protected abstract void law(double t, double[] y, double[] dy);
+
+    /** The length of the next grid step in seconds under the present law, from a state. */
+    protected abstract double step(double[] y);
 
     /** Takes the settings that are in force from now on. */
     protected abstract void apply(Settings settings);
 
-    /** Values beyond state and settings that a snapshot must hold: phases, last crossings. */
-    protected abstract double[] extra();
+    /** Starts from a state at time 0, in the order in which the variables were named. */
+    protected final void begin(double... y) {
+        if (y.length != size) {
+            throw new IllegalArgumentException(size + " variables were named, but " + y.length + " values begin");
+        }
+        signs = new double[detectors.size()];
+        now = y;
+        startAfresh();
+    }
 
-    /** Takes back what {@link #extra} gave. */
-    protected abstract void restoreExtra(double[] extra);
-
-    /** Starts, or starts again after an action, from a state at the present time. */
-    protected final void begin(double[] y) {
-        now = y.clone();
+    private void startAfresh() {
         start = time;
-        atStart = y.clone();
-        for (int i = 0; i < switches; i++) {
-            signs[i] = Math.signum(switching(i, atStart));
+        atStart = now.clone();
+        for (int i = 0; i < signs.length; i++) {
+            signs[i] = Math.signum(detectors.get(i).value(start, atStart));
         }
         prepareStep();
     }
 
-    /** Changes one setting, if it may change while it runs. */
-    protected final void change(Action.Change change) {
-        apply(inForce.change(change));
-    }
-
-    /** The state now; not to be written to. */
+    /** The state now. It may be written to only where something is being done to the experiment. */
     protected final double[] state() {
         return now;
     }
 
     @Override
-    public final Settings settings() {
-        return inForce.now();
+    public double resolution() {
+        return STEPS_BETWEEN_LOOKS * step(now);
     }
 
     @Override
     public final double time() {
         return time;
+    }
+
+    @Override
+    public void act(Action action, EventSink sink) {
+        double[] before = now;
+        now = now.clone();
+        try {
+            super.act(action, sink);
+        } catch (IllegalArgumentException e) {
+            now = before;
+            throw e;
+        }
+        startAfresh();
+    }
+
+    @Override
+    protected void changed(Setting setting, Settings before, EventSink sink) {
+        apply(settings());
     }
 
     @Override
@@ -133,11 +143,11 @@ public abstract class OdeExperiment implements Experiment {
             start = end;
             if (eventAtEnd >= 0) {
                 signs[eventAtEnd] = -signs[eventAtEnd];
-                switched(eventAtEnd, signs[eventAtEnd] > 0, start, atStart, sink);
+                detectors.get(eventAtEnd).passed(signs[eventAtEnd] > 0, start, atStart, sink);
             }
-            for (int i = 0; i < switches; i++) {
+            for (int i = 0; i < signs.length; i++) {
                 if (signs[i] == 0) {
-                    signs[i] = Math.signum(switching(i, atStart));
+                    signs[i] = Math.signum(detectors.get(i).value(start, atStart));
                 }
             }
             prepareStep();
@@ -147,17 +157,18 @@ public abstract class OdeExperiment implements Experiment {
     }
 
     private void prepareStep() {
-        double h = step();
+        double h = step(atStart);
         atEnd = part(h);
         end = start + h;
         eventAtEnd = -1;
         double at = h;
-        for (int i = 0; i < switches; i++) {
-            double sign = signs[i] != 0 ? signs[i] : Math.signum(switching(i, part(CLEAR_OF_START * h)));
+        for (int i = 0; i < signs.length; i++) {
+            double sign = signs[i] != 0 ? signs[i] : Math.signum(value(i, CLEAR_OF_START * h));
             if (signs[i] == 0) {
                 signs[i] = sign;
             }
-            if (sign * switching(i, part(at)) < 0) {
+            double ahead = at == h ? detectors.get(i).value(start + h, atEnd) : value(i, at);
+            if (sign * ahead < 0) {
                 at = locate(i, sign, at);
                 eventAtEnd = i;
             }
@@ -170,11 +181,20 @@ public abstract class OdeExperiment implements Experiment {
 
     private double locate(int which, double sign, double upTo) {
         // At the start itself the function may still show the old sign's rounding of zero.
-        double from = sign * switching(which, atStart) > 0 ? 0 : CLEAR_OF_START * upTo;
-        if (sign * switching(which, part(from)) <= 0) {
+        double from = sign * detectors.get(which).value(start, atStart) > 0 ? 0 : CLEAR_OF_START * upTo;
+        if (sign * value(which, from) <= 0) {
             return from;
         }
-        return solver.solve(MAX_EVALUATIONS, t -> switching(which, part(t)), from, upTo);
+        try {
+            return solver.solve(MAX_EVALUATIONS, h -> value(which, h), from, upTo);
+        } catch (RuntimeException e) {
+            throw new IllegalStateException("“" + detectors.get(which) + "” after " + start + " s", e);
+        }
+    }
+
+    /** The value of a detector's function so long after the start of the step. */
+    private double value(int which, double h) {
+        return detectors.get(which).value(start + h, part(h));
     }
 
     private double[] part(double h) {
@@ -182,30 +202,51 @@ public abstract class OdeExperiment implements Experiment {
     }
 
     @Override
-    public final double[] snapshot() {
-        double[] extra = extra();
-        double[] out = new double[HEAD + 2 * size + switches + extra.length];
-        out[0] = time;
-        out[1] = start;
-        out[2] = inForce.mark();
-        System.arraycopy(now, 0, out, HEAD, size);
-        System.arraycopy(atStart, 0, out, HEAD + size, size);
-        System.arraycopy(signs, 0, out, HEAD + 2 * size, switches);
-        System.arraycopy(extra, 0, out, HEAD + 2 * size + switches, extra.length);
-        return out;
+    protected void restored() {
+        apply(settings());
+        prepareStep();
     }
 
-    @Override
-    public final void restore(double[] snapshot) {
-        time = snapshot[0];
-        start = snapshot[1];
-        apply(inForce.restore(snapshot[2]));
-        System.arraycopy(snapshot, HEAD, now, 0, size);
-        System.arraycopy(snapshot, HEAD + size, atStart, 0, size);
-        System.arraycopy(snapshot, HEAD + 2 * size, signs, 0, switches);
-        double[] extra = new double[snapshot.length - HEAD - 2 * size - switches];
-        System.arraycopy(snapshot, HEAD + 2 * size + switches, extra, 0, extra.length);
-        restoreExtra(extra);
-        prepareStep();
+    /** Time counts from the start of the step, so that its length isn't rounded away late in a long run. */
+    private final class Equation implements OrdinaryDifferentialEquation {
+
+        @Override
+        public int getDimension() {
+            return size;
+        }
+
+        @Override
+        public double[] computeDerivatives(double sinceStart, double[] y) {
+            double[] dy = new double[y.length];
+            law(start + sinceStart, y, dy);
+            return dy;
+        }
+    }
+
+    /** Where on the grid it is. */
+    private final class Grid implements Stateful {
+
+        @Override
+        public int size() {
+            return 2 + 2 * size + signs.length;
+        }
+
+        @Override
+        public void save(double[] out, int at) {
+            out[at] = time;
+            out[at + 1] = start;
+            System.arraycopy(now, 0, out, at + 2, size);
+            System.arraycopy(atStart, 0, out, at + 2 + size, size);
+            System.arraycopy(signs, 0, out, at + 2 + 2 * size, signs.length);
+        }
+
+        @Override
+        public void restore(double[] in, int at) {
+            time = in[at];
+            start = in[at + 1];
+            now = Arrays.copyOfRange(in, at + 2, at + 2 + size);
+            atStart = Arrays.copyOfRange(in, at + 2 + size, at + 2 + 2 * size);
+            System.arraycopy(in, at + 2 + 2 * size, signs, 0, signs.length);
+        }
     }
 }

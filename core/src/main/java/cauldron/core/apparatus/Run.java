@@ -23,15 +23,18 @@ public final class Run {
     private final int seed;
     private final Experiment experiment;
     private final List<Recipe.Timed> actions = new ArrayList<>();
-    private final List<Integer> eventKinds = new ArrayList<>();
-    private final List<Double> eventTimes = new ArrayList<>();
+    private final EventLog events = new EventLog();
     private final Checkpoints checkpoints = new Checkpoints(MOST_CHECKPOINT_VALUES);
     /** How many actions have been done at the moment shown. */
     private int done;
     private double[][] samples;
     private final double[][] paths;
-    private final int[][] pathFields;
-    private final double[] sceneNow;
+    private final Readings readings;
+    private final Scene scene;
+    /** Whether the readings are those of the moment shown. */
+    private boolean readNow;
+    /** Whether the scene is that of the moment shown. */
+    private boolean sceneNow;
     private int sampleCount;
     private double head;
     /** Where a search starts again from, or null. */
@@ -45,16 +48,14 @@ public final class Run {
         this.experiment = apparatus.prepare(settings, seed);
         this.samples = new double[manifest.channels().size()][256];
         this.paths = new double[manifest.handles().size()][512];
-        this.sceneNow = new double[manifest.scene().size()];
-        this.pathFields = manifest.handles().stream().map(h -> new int[] {manifest.sceneField(h.xField()),
-            manifest.sceneField(h.yField())}).toArray(int[][]::new);
+        this.readings = new Readings(manifest);
+        this.scene = new Scene(manifest);
         keepSnapshot();
         sample();
     }
 
-    /** Replays a recipe from its beginning to a time. */
-    public static Run replay(Recipe recipe, double until) {
-        Apparatus apparatus = Inventory.get(recipe.apparatus());
+    /** Replays a recipe of an apparatus from its beginning to a time. */
+    public static Run replay(Apparatus apparatus, Recipe recipe, double until) {
         Run run = new Run(apparatus, Settings.of(apparatus.manifest(), recipe.settings()), recipe.seed());
         for (Recipe.Timed timed : recipe.actions()) {
             if (timed.time() > until) {
@@ -90,12 +91,37 @@ public final class Run {
         return head;
     }
 
-    public double read(int channel) {
-        return experiment.read(channel);
+    /** A channel's value at the moment shown, in SI; NaN where it has none yet. */
+    public double read(Channel channel) {
+        return readings().of(channel);
     }
 
-    public void scene(double[] out) {
-        experiment.scene(out);
+    /** The values of all channels at the moment shown, in SI, in the manifest's order; the same array every time. */
+    public double[] channels() {
+        return readings().values();
+    }
+
+    private Readings readings() {
+        if (!readNow) {
+            experiment.read(readings);
+            readNow = true;
+        }
+        return readings;
+    }
+
+    /** The scene at the moment shown; the same object every time. */
+    public Scene scene() {
+        if (!sceneNow) {
+            experiment.scene(scene);
+            sceneNow = true;
+        }
+        return scene;
+    }
+
+    /** The moment or the state has changed. */
+    private void lookAnew() {
+        readNow = false;
+        sceneNow = false;
     }
 
     /** Fills in the crowd now: x, y in metres and kind of each; answers how many. */
@@ -108,12 +134,12 @@ public final class Run {
     }
 
     /** The values of a distribution now, for one of its populations. */
-    public Population population(int distribution, int which) {
+    public Population population(Distribution distribution, int which) {
         return experiment.population(distribution, which);
     }
 
     /** What the view shows with the settings that rule now: left, bottom, width, height in metres. */
-    public double[] frame(String view) {
+    public Frame frame(View view) {
         return apparatus.frame(view, experiment.settings());
     }
 
@@ -141,12 +167,12 @@ public final class Run {
                 forward(at);
                 return true;
             }
-        } else if (stop instanceof StopAt.Event) {
-            StopAt.Event event = (StopAt.Event) stop;
+        } else if (stop instanceof StopAt.Happening) {
+            StopAt.Happening event = (StopAt.Happening) stop;
             // In stretches: a long way may be allowed, and what is met is often near.
             while (experiment.time() < to) {
                 forward(Math.min(to, experiment.time() + STRETCH * manifest.interval()));
-                double at = nthAfter(from, event.kind(), event.count());
+                double at = events.nthAfter(from, event.event(), event.count());
                 if (at <= experiment.time()) {
                     seek(at);
                     return true;
@@ -173,16 +199,13 @@ public final class Run {
                 seek(at);
             }
             return at < now;
-        } else if (stop instanceof StopAt.Event) {
-            StopAt.Event event = (StopAt.Event) stop;
-            int left = event.count();
-            for (int i = eventKinds.size() - 1; i >= 0; i--) {
-                if (eventKinds.get(i) == event.kind() && eventTimes.get(i) < now && --left == 0) {
-                    seek(eventTimes.get(i));
-                    return true;
-                }
+        } else if (stop instanceof StopAt.Happening) {
+            StopAt.Happening event = (StopAt.Happening) stop;
+            double at = events.nthBefore(now, event.event(), event.count());
+            if (!Double.isNaN(at)) {
+                seek(at);
             }
-            return false;
+            return !Double.isNaN(at);
         }
         StopAt.Crossing crossing = (StopAt.Crossing) stop;
         // Stretch by stretch backwards, each forwards: what is gone back over has to be computed again.
@@ -206,12 +229,8 @@ public final class Run {
     }
 
     /** How many events of a kind there are in (from, to]. */
-    public int count(int kind, double from, double to) {
-        int n = 0;
-        for (int i = 0; i < eventKinds.size(); i++) {
-            n += eventKinds.get(i) == kind && eventTimes.get(i) > from && eventTimes.get(i) <= to ? 1 : 0;
-        }
-        return n;
+    public int count(Event kind, double from, double to) {
+        return events.count(kind, from, to);
     }
 
     /** Does something now. What had been recorded after now is dropped. */
@@ -221,13 +240,11 @@ public final class Run {
             Action.Change change = (Action.Change) action;
             manifest.setting(change.setting()).check(change.value());
         }
-        List<Integer> brought = new ArrayList<>();
-        experiment.act(action, (kind, time) -> brought.add(kind));
+        List<Event> brought = new ArrayList<>();
+        experiment.act(action, (event, time) -> brought.add(event));
+        lookAnew();
         dropAfter(now);
-        for (int kind : brought) {
-            eventKinds.add(kind);
-            eventTimes.add(now);
-        }
+        brought.forEach(event -> events.add(event, now));
         actions.add(new Recipe.Timed(now, action));
         done = actions.size();
         keepSnapshot();
@@ -243,70 +260,54 @@ public final class Run {
     }
 
     /** Samples of a channel from time 0 at the manifest's interval; {@link #sampleCount} of them count. */
-    public double[] samples(int channel) {
-        return samples[channel];
+    public double[] samples(Channel channel) {
+        return samples[channel.index()];
     }
 
     /**
      * Where a part that can be moved by hand was at each sample: x and y in metres, one after the other;
      * {@link #sampleCount} pairs of them count.
-     *
-     * @param handle place in {@link Manifest#handles}
      */
-    public double[] path(int handle) {
-        return paths[handle];
+    public double[] path(Handle handle) {
+        return paths[handle.index()];
     }
 
     public int sampleCount() {
         return sampleCount;
     }
 
-    /** Kind and time of every event so far: {@code kind0, time0, kind1, time1, …}. */
+    /** Which event (its place in the manifest) and when, of all so far: {@code place0, time0, place1, time1, …}. */
     public double[] events() {
-        double[] out = new double[2 * eventKinds.size()];
-        for (int i = 0; i < eventKinds.size(); i++) {
-            out[2 * i] = eventKinds.get(i);
-            out[2 * i + 1] = eventTimes.get(i);
-        }
-        return out;
+        return events.toArray();
     }
 
     private void forward(double target) {
         double interval = manifest.interval();
         // Within what is recorded the actions of the past are done again as they come, several at one time too.
         while (done < actions.size() && actions.get(done).time() <= target) {
-            experiment.advanceTo(actions.get(done).time(), this::note);
+            goTo(actions.get(done).time());
             experiment.act(actions.get(done).action(), this::note);
+            lookAnew();
             done++;
         }
         while (sampleCount * interval <= target) {
-            experiment.advanceTo(Math.max(experiment.time(), sampleCount * interval), this::note);
+            goTo(Math.max(experiment.time(), sampleCount * interval));
             sample();
             if (checkpoints.isDue(sampleCount)) {
                 keepSnapshot();
             }
         }
-        experiment.advanceTo(target, this::note);
+        goTo(target);
         head = Math.max(head, target);
     }
 
-    private void note(int kind, double time) {
-        int last = eventTimes.size() - 1;
-        // Going over the past again meets the same events again.
-        if (time > head || last < 0 || time > eventTimes.get(last)) {
-            eventKinds.add(kind);
-            eventTimes.add(time);
-        }
+    private void goTo(double time) {
+        experiment.advanceTo(time, this::note);
+        lookAnew();
     }
 
-    private double nthAfter(double from, int kind, int n) {
-        int left = n;
-        for (int i = 0; i < eventKinds.size(); i++) {
-            if (eventKinds.get(i) == kind && eventTimes.get(i) > from && --left == 0) {
-                return eventTimes.get(i);
-            }
-        }
-        return Double.POSITIVE_INFINITY;
+    private void note(Event event, double time) {
+        events.note(event, time, head);
     }
 
     private boolean toCrossing(StopAt.Crossing stop, double to) {
@@ -344,12 +345,12 @@ public final class Run {
             }
         }
         for (int i = 0; i < samples.length; i++) {
-            samples[i][sampleCount] = experiment.read(i);
+            samples[i][sampleCount] = readings().values()[i];
         }
-        experiment.scene(sceneNow);
         for (int i = 0; i < paths.length; i++) {
-            paths[i][2 * sampleCount] = sceneNow[pathFields[i][0]];
-            paths[i][2 * sampleCount + 1] = sceneNow[pathFields[i][1]];
+            Place at = manifest.handles().get(i).at();
+            paths[i][2 * sampleCount] = scene().of(at.x());
+            paths[i][2 * sampleCount + 1] = scene().of(at.y());
         }
         sampleCount++;
     }
@@ -367,16 +368,14 @@ public final class Run {
         // While a crossing is narrowed down, from two looks ago rather than from far before.
         Checkpoints.Checkpoint from = base != null && base.time() <= time ? base : checkpoints.before(time);
         experiment.restore(from.state());
+        lookAnew();
         done = from.actions();
     }
 
     private void dropAfter(double now) {
         head = now;
         sampleCount = Math.min(sampleCount, (int) Math.floor(now / manifest.interval() + 1e-9) + 1);
-        while (!eventTimes.isEmpty() && eventTimes.get(eventTimes.size() - 1) > now) {
-            eventTimes.remove(eventTimes.size() - 1);
-            eventKinds.remove(eventKinds.size() - 1);
-        }
+        events.dropAfter(now);
         while (!actions.isEmpty() && actions.get(actions.size() - 1).time() > now) {
             actions.remove(actions.size() - 1);
         }

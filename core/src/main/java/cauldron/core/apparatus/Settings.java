@@ -1,16 +1,17 @@
 package cauldron.core.apparatus;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /** A checked value for every setting of one apparatus. Immutable. */
 public final class Settings {
 
-    private final Manifest manifest;
-    private final Map<String, Object> values;
+    private final List<Setting> declared;
+    private final Object[] values;
 
-    private Settings(Manifest manifest, Map<String, Object> values) {
-        this.manifest = manifest;
+    private Settings(List<Setting> declared, Object[] values) {
+        this.declared = declared;
         this.values = values;
     }
 
@@ -20,40 +21,53 @@ public final class Settings {
      * @throws SettingException if a value is out of range or names no setting
      */
     public static Settings of(Manifest manifest, Map<String, ?> some) {
-        Map<String, Object> all = new LinkedHashMap<>();
+        Object[] all = new Object[manifest.settings().size()];
         for (Setting setting : manifest.settings()) {
             Object value = some.get(setting.id());
-            all.put(setting.id(), value == null ? setting.initial() : setting.check(value));
+            all[setting.index()] = value == null ? setting.initial() : setting.check(value);
         }
-        for (String id : some.keySet()) {
-            if (!all.containsKey(id)) {
-                throw new SettingException(id, manifest.name() + " has no setting “" + id + "”");
-            }
-        }
-        return new Settings(manifest, all);
+        some.keySet().forEach(manifest::setting);
+        return new Settings(manifest.settings(), all);
     }
 
     /** The same with one value changed. */
-    public Settings with(String id, Object value) {
-        Map<String, Object> changed = new LinkedHashMap<>(values);
-        changed.put(id, manifest.setting(id).check(value));
-        return new Settings(manifest, changed);
+    public Settings with(Setting setting, Object value) {
+        Object[] changed = values.clone();
+        changed[setting.index()] = setting.check(value);
+        return new Settings(declared, changed);
     }
 
-    /** An amount in the setting's own unit. */
-    public double amount(String id) {
-        return (Double) values.get(id);
+    /** An amount in SI. */
+    public double si(Amount amount) {
+        return amount.si((Double) values[amount.index()]);
     }
 
-    public String choice(String id) {
-        return (String) values.get(id);
+    /** A count. */
+    public int count(Amount amount) {
+        return ((Double) values[amount.index()]).intValue();
     }
 
-    public boolean on(String id) {
-        return (Boolean) values.get(id);
+    /** What the chosen option stands for. */
+    public <T> T value(Choice<T> choice) {
+        return choice.valueOf(choice(choice));
     }
 
+    /** The id of the chosen option. */
+    String choice(Choice<?> choice) {
+        return (String) values[choice.index()];
+    }
+
+    /** Whether a switch is on. */
+    public boolean on(Switch toggle) {
+        return (Boolean) values[toggle.index()];
+    }
+
+    /** Every value as it is kept, by the ids of the settings. */
     public Map<String, Object> toTree() {
-        return new LinkedHashMap<>(values);
+        Map<String, Object> tree = new LinkedHashMap<>();
+        for (Setting setting : declared) {
+            tree.put(setting.id(), values[setting.index()]);
+        }
+        return tree;
     }
 }

@@ -1,5 +1,6 @@
 package cauldron.core.apparatus;
 
+import cauldron.core.Stateful;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -7,41 +8,38 @@ import java.util.List;
  * Which settings rule an experiment now. Every state they have been in is kept, so that a snapshot needs
  * to hold only a number.
  */
-public final class SettingsInForce {
+final class SettingsInForce implements Stateful {
 
-    private final Manifest manifest;
     private final List<Settings> all = new ArrayList<>();
     private int current;
 
-    public SettingsInForce(Manifest manifest, Settings first) {
-        this.manifest = manifest;
+    SettingsInForce(Settings first) {
         all.add(first);
     }
 
     /** The settings that rule now. */
-    public Settings now() {
+    Settings now() {
         return all.get(current);
     }
 
-    /** Changes one setting, if it may change while it runs; gives the new settings. */
-    public Settings change(Action.Change change) {
-        Setting setting = manifest.setting(change.setting());
-        if (!setting.live()) {
-            throw new IllegalArgumentException(setting.name() + " can't change while it runs");
-        }
-        all.add(now().with(change.setting(), change.value()));
+    /** Puts others in their place. */
+    void change(Settings to) {
+        all.add(to);
         current = all.size() - 1;
-        return now();
     }
 
-    /** A number that stands for the present settings in a snapshot. */
-    public double mark() {
-        return current;
+    @Override
+    public int size() {
+        return 1;
     }
 
-    /** Returns to what {@link #mark} gave; gives the settings that rule again. */
-    public Settings restore(double mark) {
-        current = (int) mark;
-        return now();
+    @Override
+    public void save(double[] out, int at) {
+        out[at] = current;
+    }
+
+    @Override
+    public void restore(double[] in, int at) {
+        current = (int) in[at];
     }
 }

@@ -5,18 +5,18 @@ import cauldron.core.quantity.Units;
 import java.util.Map;
 
 /** Where a run is to pause by itself, exactly. */
-public sealed interface StopAt permits StopAt.Time, StopAt.Event, StopAt.Crossing {
+public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Crossing {
 
     /** At a time in model seconds. */
     record Time(double time) implements StopAt {
     }
 
     /** At an event; {@code count} 1 is the next one after the present, 2 the one after. */
-    record Event(int kind, int count) implements StopAt {
+    record Happening(Event event, int count) implements StopAt {
     }
 
     /** Where a channel next crosses a value (SI), either way. */
-    record Crossing(int channel, double value) implements StopAt {
+    record Crossing(Channel channel, double value) implements StopAt {
     }
 
     /** Reads a condition from its tree: times in the manifest's unit of time, values in that of their channel. */
@@ -26,11 +26,10 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Event, StopAt.Crossin
             case "time":
                 return new Time(Tree.number(tree, "time") * Units.parse(manifest.timeUnit()).factor());
             case "event":
-                return new Event(manifest.event(Tree.text(tree, "event")), (int) Tree.number(tree, "count", 1));
+                return new Happening(manifest.event(Tree.text(tree, "event")), (int) Tree.number(tree, "count", 1));
             case "crossing":
-                int channel = manifest.channel(Tree.text(tree, "channel"));
-                double factor = Units.parse(manifest.channels().get(channel).unit()).factor();
-                return new Crossing(channel, Tree.number(tree, "value") * factor);
+                Channel channel = manifest.channel(Tree.text(tree, "channel"));
+                return new Crossing(channel, Tree.number(tree, "value") * channel.factor());
             default:
                 throw new IllegalArgumentException("type: can't stop at “" + type + "”");
         }

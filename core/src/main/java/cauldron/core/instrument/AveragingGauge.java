@@ -1,12 +1,13 @@
 package cauldron.core.instrument;
 
+import cauldron.core.Stateful;
 import java.util.Arrays;
 
 /**
  * A gauge that shows the mean rate of something over the last stretch of time, as a pressure gauge shows
  * the mean of many blows. It reads running totals off at even ticks and remembers the last of them.
  */
-public final class AveragingGauge {
+public final class AveragingGauge implements Stateful {
 
     private final double tick;
     private final int totals;
@@ -53,20 +54,20 @@ public final class AveragingGauge {
         return since <= 0 ? Double.NaN : (total - ring[from % ring.length][which]) / since;
     }
 
-    /** Length of {@link #snapshot}. */
-    public int snapshotSize() {
+    @Override
+    public int size() {
         return 1 + ring.length * totals;
     }
 
-    /** Writes all it knows into an array from a place on. */
-    public void snapshot(double[] out, int at) {
+    @Override
+    public void save(double[] out, int at) {
         out[at] = ticks;
         for (int i = 0; i < ring.length; i++) {
             System.arraycopy(ring[i], 0, out, at + 1 + i * totals, totals);
         }
     }
 
-    /** Returns to what {@link #snapshot} wrote. */
+    @Override
     public void restore(double[] from, int at) {
         ticks = (int) from[at];
         for (int i = 0; i < ring.length; i++) {

@@ -1,10 +1,12 @@
 package cauldron.core.instrument;
 
+import cauldron.core.Stateful;
+
 /**
  * A light beam that a swinging or bouncing body cuts, and a clock that shows the time between two cuts in
  * the same direction: one period. Each direction is timed for itself, so a period is shown twice a swing.
  */
-public final class BeamTimer {
+public final class BeamTimer implements Stateful {
 
     private double lastRising = Double.NaN;
     private double lastFalling = Double.NaN;
@@ -34,15 +36,22 @@ public final class BeamTimer {
         return period;
     }
 
-    /** All it knows, for a snapshot. */
-    public double[] snapshot() {
-        return new double[] {lastRising, lastFalling, period};
+    @Override
+    public int size() {
+        return 3;
     }
 
-    /** Returns to what {@link #snapshot} gave, which stands in an array from a place on. */
-    public void restore(double[] from, int at) {
-        lastRising = from[at];
-        lastFalling = from[at + 1];
-        period = from[at + 2];
+    @Override
+    public void save(double[] out, int at) {
+        out[at] = lastRising;
+        out[at + 1] = lastFalling;
+        out[at + 2] = period;
+    }
+
+    @Override
+    public void restore(double[] in, int at) {
+        lastRising = in[at];
+        lastFalling = in[at + 1];
+        period = in[at + 2];
     }
 }

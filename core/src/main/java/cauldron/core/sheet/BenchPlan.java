@@ -1,7 +1,7 @@
 package cauldron.core.sheet;
 
 import cauldron.core.Tree;
-import cauldron.core.apparatus.Inventory;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.instrument.Instrument;
@@ -36,16 +36,8 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
             plan.open.forEach(manifest::setting);
             plan.readouts.forEach(manifest::channel);
             plan.instruments.forEach(Instrument::get);
-            for (String layer : plan.layers) {
-                if (manifest.layers().stream().noneMatch(l -> l.id().equals(layer))) {
-                    throw new IllegalArgumentException(manifest.name() + " has no layer “" + layer + "”");
-                }
-            }
-            for (String id : plan.histograms) {
-                if (manifest.distributions().stream().noneMatch(d -> d.id().equals(id))) {
-                    throw new IllegalArgumentException(manifest.name() + " has no distribution “" + id + "”");
-                }
-            }
+            plan.layers.forEach(manifest::layer);
+            plan.histograms.forEach(manifest::distribution);
         } catch (IllegalArgumentException e) {
             throw new SheetException(place, e.getMessage());
         }
@@ -57,6 +49,6 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         return Tree.of("apparatus", apparatus, "setup", setup, "open",
                 open.isEmpty() ? manifest.settings().stream().map(s -> s.id()).toList() : open, "readouts", readouts,
                 "layers", layers, "histograms", histograms, "instruments",
-                instruments.isEmpty() ? manifest.instrumentIds() : instruments);
+                instruments.isEmpty() ? manifest.instruments() : instruments);
     }
 }

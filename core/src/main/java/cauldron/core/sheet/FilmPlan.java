@@ -3,8 +3,9 @@ package cauldron.core.sheet;
 import cauldron.core.Chance;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Action;
+import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Inventory;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Setting;
@@ -180,15 +181,15 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
     /** The unit of a setting of its apparatus. */
     public String unit(String setting) {
         Setting s = Inventory.get(apparatus).manifest().setting(setting);
-        if (!(s instanceof Setting.Amount)) {
-            throw new IllegalArgumentException("“" + setting + "” is no amount");
+        if (s instanceof Amount amount) {
+            return amount.unit();
         }
-        return ((Setting.Amount) s).unit();
+        throw new IllegalArgumentException("“" + setting + "” is no amount");
     }
 
     /** What may lie on the tray. */
     public List<String> tray() {
-        return !instruments.isEmpty() ? instruments : Inventory.get(apparatus).manifest().instrumentIds().stream()
+        return !instruments.isEmpty() ? instruments : Inventory.get(apparatus).manifest().instruments().stream()
                 .filter(id -> !Instrument.get(id).needsChannel()).toList();
     }
 

@@ -1,13 +1,12 @@
 package cauldron.core.apparatus;
 
-import cauldron.core.Chance;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.Tree;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -30,7 +29,7 @@ final class Golden {
     /** Every channel, place and event of a run at each of the instants. */
     static String states(Recipe recipe, double until) {
         StringBuilder text = new StringBuilder();
-        Run run = Run.replay(recipe, until);
+        Run run = Inventory.replay(recipe, until);
         for (int k = 1; k <= INSTANTS; k++) {
             state(run, until * k / INSTANTS, text);
         }
@@ -41,14 +40,8 @@ final class Golden {
         run.seek(time);
         Map<String, String> named = new TreeMap<>();
         Manifest m = run.manifest();
-        for (int c = 0; c < m.channels().size(); c++) {
-            named.put("channel " + m.channels().get(c).id(), short9(run.read(c)));
-        }
-        double[] scene = new double[m.scene().size()];
-        run.scene(scene);
-        for (int f = 0; f < scene.length; f++) {
-            named.put("scene " + m.scene().get(f).id(), short9(scene[f]));
-        }
+        m.channels().forEach(c -> named.put("channel " + c.id(), short9(run.read(c))));
+        m.scene().forEach(f -> named.put("scene " + f.id(), short9(run.scene().of(f))));
         double[] crowd = new double[3 * run.crowdSize()];
         int n = run.crowd(crowd);
         double sum = 0;
@@ -57,9 +50,7 @@ final class Golden {
         }
         named.put("crowd", n + " " + short9(sum));
         Map<String, Integer> counts = new LinkedHashMap<>();
-        for (int e = 0; e < m.events().size(); e++) {
-            counts.put(m.events().get(e).id(), run.count(e, -1, time));
-        }
+        m.events().forEach(e -> counts.put(e.id(), run.count(e, -1, time)));
         named.put("events", new TreeMap<>(counts).toString());
         named.put("settings", new TreeMap<>(run.settingsNow().toTree()).toString());
         text.append(short9(time)).append(named).append('\n');
@@ -68,8 +59,8 @@ final class Golden {
     /** Films of every view, as many frames as there are instants. */
     static Map<String, Object> films(Recipe recipe, double until) {
         Map<String, Object> films = new LinkedHashMap<>();
-        for (Manifest.View view : Inventory.get(recipe.apparatus()).manifest().views()) {
-            Film film = Film.shoot(recipe, view.id(), INSTANTS / until, until);
+        for (View view : Inventory.get(recipe.apparatus()).manifest().views()) {
+            Film film = Inventory.shoot(recipe, view.id(), INSTANTS / until, until);
             Map<String, StringBuilder> fields = new TreeMap<>();
             film.still().forEach((id, value) -> fields.put(id, new StringBuilder("still " + value)));
             int wide = film.moving().size();
@@ -91,67 +82,5 @@ final class Golden {
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }
-    }
-
-    /** A recipe such as a busy student makes: odd settings, changes on the way, acts and grabs that are possible then. */
-    static Recipe recipe(Apparatus apparatus, int seed, double until) {
-        Manifest m = apparatus.manifest();
-        Chance chance = new Chance(seed);
-        Map<String, Object> some = new LinkedHashMap<>();
-        m.settings().forEach(s -> {
-            if (seed % 12 != 1 && chance.unit() < 0.6) {
-                some.put(s.id(), any(s, chance));
-            }
-        });
-        Run run = new Run(apparatus, Settings.of(m, some), seed);
-        List<Double> times = new ArrayList<>();
-        for (int i = 0; i < (seed % 12 == 1 ? 0 : 6); i++) {
-            times.add(until * (0.02 + 0.9 * chance.unit()));
-        }
-        times.sort(null);
-        for (double time : times) {
-            run.seek(time);
-            for (Action action : any(run, m, chance)) {
-                try {
-                    run.act(action);
-                } catch (IllegalArgumentException | IllegalStateException e) {
-                    // Not possible now: a student would be told so.
-                    break;
-                }
-            }
-        }
-        return run.recipe();
-    }
-
-    private static Object any(Setting setting, Chance chance) {
-        if (setting instanceof Setting.Amount a) {
-            double steps = Math.floor((a.max() - a.min()) / a.step());
-            double most = a.id().startsWith("count") ? Math.min(steps, 600 / a.step()) : steps;
-            return a.min() + a.step() * Math.floor(chance.unit() * (most + 1));
-        }
-        if (setting instanceof Setting.Choice c) {
-            List<?> options = Tree.maps(c.toTree(), "options");
-            return ((Map<?, ?>) options.get((int) (chance.unit() * options.size()))).get("id");
-        }
-        return chance.unit() < 0.5;
-    }
-
-    private static List<Action> any(Run run, Manifest m, Chance chance) {
-        List<Setting> live = m.settings().stream().filter(Setting::live).toList();
-        double which = chance.unit();
-        if (which < 0.3 && !m.acts().isEmpty()) {
-            return List.of(new Action.Perform(m.acts().get((int) (chance.unit() * m.acts().size())).id()));
-        }
-        if (which < 0.55 && !m.handles().isEmpty()) {
-            Manifest.Handle handle = m.handles().get((int) (chance.unit() * m.handles().size()));
-            double[] scene = new double[m.scene().size()];
-            run.scene(scene);
-            double[] frame = run.frame(m.views().get(0).id());
-            double x = scene[m.sceneField(handle.xField())] + 0.1 * frame[2] * (chance.unit() - 0.5);
-            double y = scene[m.sceneField(handle.yField())] + 0.1 * frame[3] * (chance.unit() - 0.5);
-            return List.of(new Action.Grab(handle.id()), new Action.Move(x, y), new Action.LetGo());
-        }
-        Setting setting = live.get((int) (chance.unit() * live.size()));
-        return List.of(new Action.Change(setting.id(), any(setting, chance)));
     }
 }

@@ -3,6 +3,7 @@ package cauldron.core.apparatus;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import cauldron.core.Tree;
+import cauldron.core.inventory.Inventory;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -55,7 +56,7 @@ class GoldenTest {
         List<Object> list = new ArrayList<>();
         double until = SHOWN * apparatus.manifest().speed();
         for (int seed = 1; seed <= RECIPES; seed++) {
-            Recipe recipe = Golden.recipe(apparatus, seed, until);
+            Recipe recipe = Strains.strained(apparatus, seed, until).recipe();
             list.add(Tree.of("recipe", recipe.toTree(), "until", until, "states", Golden.states(recipe, until), "films",
                     Golden.films(recipe, until)));
         }

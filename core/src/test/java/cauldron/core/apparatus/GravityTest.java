@@ -3,6 +3,7 @@ package cauldron.core.apparatus;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import cauldron.core.bead.Bead;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -10,8 +11,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class GravityTest {
 
+    private static final Bead BEAD = new Bead();
+
     private static double of(Map<String, Object> values) {
-        return Gravity.of(Settings.of(Inventory.get("pendulum").manifest(), values));
+        return BEAD.gravity.of(Settings.of(BEAD.manifest(), values));
     }
 
     /** Gravitational parameters GM in km³/s² and volumetric mean radii in km. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import cauldron.core.inventory.Inventory;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -31,11 +32,7 @@ class HandsAndAccountsTest {
     }
 
     private static double[] state(Run run) {
-        double[] values = new double[run.manifest().channels().size()];
-        for (int i = 0; i < values.length; i++) {
-            values[i] = run.read(i);
-        }
-        return values;
+        return run.channels().clone();
     }
 
     @Test
@@ -78,8 +75,8 @@ class HandsAndAccountsTest {
     @Test
     void aSpringAlsoComesToRestWhereItIsOverdamped() {
         Run run = run("hanging-spring", "damping", 6, "mass", 100, "drawn", 60);
-        int rest = run.manifest().event("rest");
-        assertThat(run.advance(60, new StopAt.Event(rest, 1))).isTrue();
+        Event rest = run.manifest().event("rest");
+        assertThat(run.advance(60, new StopAt.Happening(rest, 1))).isTrue();
         // Slow root of m r² − c r + k = 0: the last part of the way is an exponential with it.
         double slow = (6 - Math.sqrt(36 - 4 * 0.1 * 20)) / (2 * 0.1);
         double fast = (6 + Math.sqrt(36 - 4 * 0.1 * 20)) / (2 * 0.1);
@@ -100,10 +97,10 @@ class HandsAndAccountsTest {
                 continue;
             }
             Run run = run("hanging-spring", "spring", "own", "constant", 20, "coil", spring, "heavy", true, "mass", mass, "drawn", 20);
-            int lowest = run.manifest().event("lowest");
-            run.advance(5, new StopAt.Event(lowest, 1));
+            Event lowest = run.manifest().event("lowest");
+            run.advance(5, new StopAt.Happening(lowest, 1));
             double first = run.time();
-            run.advance(5, new StopAt.Event(lowest, 1));
+            run.advance(5, new StopAt.Happening(lowest, 1));
             double expected = 2 * Math.PI / row[1] * Math.sqrt(spring / 1000 / 20);
             assertThat(run.time() - first).as("ratio " + row[0]).isEqualTo(expected, within(3e-5 * expected));
         }
@@ -115,12 +112,10 @@ class HandsAndAccountsTest {
         for (double y : new double[] {5, -50}) {
             run.act(new Action.Grab("body"));
             run.act(new Action.Move(0, y));
-            double[] scene = new double[run.manifest().scene().size()];
-            run.scene(scene);
-            double[] frame = run.frame("front");
-            double body = scene[run.manifest().sceneField("body.y")];
+            double[] frame = run.frame(run.manifest().view("front")).toArray();
+            double body = run.scene().of(run.manifest().sceneField("body.y"));
             assertThat(body).isBetween(frame[1], frame[1] + frame[3]);
-            assertThat(scene[run.manifest().sceneField("hook.y")]).isNegative();
+            assertThat(run.scene().of(run.manifest().sceneField("hook.y"))).isNegative();
         }
     }
 

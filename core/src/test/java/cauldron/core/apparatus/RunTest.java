@@ -1,5 +1,6 @@
 package cauldron.core.apparatus;
 
+import cauldron.core.inventory.Inventory;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -18,11 +19,7 @@ class RunTest {
     }
 
     private static double[] channels(Run run) {
-        double[] values = new double[run.manifest().channels().size()];
-        for (int i = 0; i < values.length; i++) {
-            values[i] = run.read(i);
-        }
-        return values;
+        return run.channels().clone();
     }
 
     @Test
@@ -71,7 +68,7 @@ class RunTest {
         assertThat(run.head()).isEqualTo(5);
         assertThat(run.recipe().actions()).hasSize(1);
         run.seek(20);
-        Run again = Run.replay(Recipe.fromTree(run.recipe().toTree()), 20);
+        Run again = Inventory.replay(Recipe.fromTree(run.recipe().toTree()), 20);
         assertThat(channels(again)).isEqualTo(channels(run));
         assertThat(again.events()).isEqualTo(run.events());
     }
@@ -84,18 +81,18 @@ class RunTest {
         run.seek(5);
         run.act(new Action.Change("mass", 400.0));
         run.seek(10);
-        assertThat(channels(run)).isEqualTo(channels(Run.replay(run.recipe(), 10)));
+        assertThat(channels(run)).isEqualTo(channels(Inventory.replay(run.recipe(), 10)));
     }
 
     @Test
     void samplesAreTheChannelAtTheirTimes() {
         Run run = fresh(Inventory.get("pendulum"));
         run.seek(3);
-        double[] samples = run.samples(0).clone();
+        double[] samples = run.samples(run.manifest().channel("angle")).clone();
         assertThat(run.sampleCount()).isEqualTo(181);
         for (int i : new int[] {0, 17, 100, 180}) {
             run.seek(i * run.manifest().interval());
-            assertThat(samples[i]).isEqualTo(run.read(0));
+            assertThat(samples[i]).isEqualTo(run.read(run.manifest().channel("angle")));
         }
     }
 
@@ -105,10 +102,10 @@ class RunTest {
         Manifest m = run.manifest();
         assertThat(run.advance(10, StopAt.fromTree(Tree.of("type", "crossing", "channel", "angle", "value", 12.5), m)))
                 .isTrue();
-        assertThat(run.read(0)).isCloseTo(Math.toRadians(12.5), within(1e-10));
+        assertThat(run.read(m.channel("angle"))).isCloseTo(Math.toRadians(12.5), within(1e-10));
         assertThat(run.advance(10, StopAt.fromTree(Tree.of("type", "event", "event", "highest", "count", 3.0), m)))
                 .isTrue();
-        assertThat(run.read(1)).isZero();
+        assertThat(run.read(m.channel("angular-speed"))).isZero();
         assertThat(run.count(m.event("highest"), 0, run.time())).isEqualTo(3);
         assertThat(run.advance(0.5, StopAt.fromTree(Tree.of("type", "time", "time", 100.0), m))).isFalse();
         assertThatThrownBy(() -> StopAt.fromTree(Tree.of("type", "event", "event", "explosion"), m))
@@ -121,13 +118,13 @@ class RunTest {
         Manifest m = run.manifest();
         run.seek(9.3);
         assertThat(run.back(StopAt.fromTree(Tree.of("type", "crossing", "channel", "angle", "value", 7.0), m))).isTrue();
-        assertThat(run.read(0)).isCloseTo(Math.toRadians(7), within(1e-9));
+        assertThat(run.read(m.channel("angle"))).isCloseTo(Math.toRadians(7), within(1e-9));
         assertThat(run.time()).isBetween(7.0, 9.3);
         double first = run.time();
         assertThat(run.back(StopAt.fromTree(Tree.of("type", "crossing", "channel", "angle", "value", 7.0), m))).isTrue();
         assertThat(run.time()).isLessThan(first - 0.01);
         assertThat(run.back(StopAt.fromTree(Tree.of("type", "event", "event", "highest", "count", 2.0), m))).isTrue();
-        assertThat(run.read(1)).isZero();
+        assertThat(run.read(m.channel("angular-speed"))).isZero();
         assertThat(run.head()).isEqualTo(9.3);
         assertThat(run.back(StopAt.fromTree(Tree.of("type", "time", "time", 9.0), m))).isFalse();
         assertThat(run.back(StopAt.fromTree(Tree.of("type", "time", "time", 0.5), m))).isTrue();
@@ -140,12 +137,10 @@ class RunTest {
     void whereAHandleWasIsKeptWithEverySample() {
         Run run = fresh(Inventory.get("pendulum"));
         run.seek(8);
-        double[] scene = new double[run.manifest().scene().size()];
         for (int i : new int[] {0, 100, 400}) {
             run.seek(i * run.manifest().interval());
-            run.scene(scene);
-            assertThat(run.path(0)[2 * i]).isEqualTo(scene[run.manifest().sceneField("bob.x")]);
-            assertThat(run.path(0)[2 * i + 1]).isEqualTo(scene[run.manifest().sceneField("bob.y")]);
+            assertThat(run.path(run.manifest().handle("bob"))[2 * i]).isEqualTo(run.scene().of(run.manifest().sceneField("bob.x")));
+            assertThat(run.path(run.manifest().handle("bob"))[2 * i + 1]).isEqualTo(run.scene().of(run.manifest().sceneField("bob.y")));
         }
     }
 
@@ -180,7 +175,7 @@ class RunTest {
     void aFilmShowsWhatTheCameraSawAndNothingElse() {
         Recipe recipe = new Recipe("pendulum", 1, Map.of("held", true, "angle", 30.0, "length", 0.8), 1,
                 List.of(new Recipe.Timed(0.51, new Action.Perform("open-catch"))));
-        Film film = Film.shoot(recipe, "side", 120, 2);
+        Film film = Inventory.shoot(recipe, "side", 120, 2);
         assertThat(film.frames()).isEqualTo(241);
         assertThat(film.moving()).containsExactly("bob.x", "bob.y", "catch.shut");
         assertThat(film.still()).containsOnlyKeys("pivot.x", "pivot.y", "bob.radius");

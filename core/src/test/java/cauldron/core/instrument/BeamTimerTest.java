@@ -35,7 +35,8 @@ class BeamTimerTest {
         BeamTimer timer = new BeamTimer();
         timer.cut(true, 1);
         timer.cut(true, 3);
-        double[] snapshot = timer.snapshot();
+        double[] snapshot = new double[timer.size()];
+        timer.save(snapshot, 0);
         timer.cut(true, 4);
         timer.restore(snapshot, 0);
         assertThat(timer.period()).isEqualTo(2);

@@ -3,12 +3,14 @@ package cauldron.server.demo;
 import cauldron.core.Chance;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Film;
+import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Run;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.sheet.Block;
 import cauldron.core.sheet.FilmPlan;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** The lamp keeper's clock: cords measured with the ruler, twenty swings timed. */
 final class DemoClock extends DemoScript {
@@ -46,16 +48,16 @@ final class DemoClock extends DemoScript {
     /** Lays the ruler from the pivot to the bob's middle while the bob hangs in the catch. */
     private static void readLength(DemoJournal journal, int row, DemoJournal.Filmed filmed, Chance chance) {
         Run run = filmed.run(0);
-        double[] scene = new double[run.manifest().scene().size()];
-        run.scene(scene);
-        double[] frame = run.frame(filmed.plan().views().get(0));
+        Frame frame = run.frame(run.manifest().view(filmed.plan().views().get(0)));
+        double[] scene = Stream.of("pivot.x", "pivot.y", "bob.x", "bob.y")
+                .mapToDouble(f -> run.scene().of(run.manifest().sceneField(f))).toArray();
         double scale = Film.scale(frame);
         double dx = scene[2] - scene[0];
         double dy = scene[3] - scene[1];
         double misplaced = 0.0007 * chance.normal();
         double read = Math.hypot(dx, dy) + misplaced + 0.0004 * chance.normal();
-        Map<String, Object> ruler = Tree.of("x", (scene[0] - frame[0]) * scale, "y",
-                (frame[1] + frame[3] - scene[1] + misplaced) * scale, "angle", Math.toDegrees(Math.atan2(-dy, dx)));
+        Map<String, Object> ruler = Tree.of("x", (scene[0] - frame.left()) * scale, "y",
+                (frame.bottom() + frame.height() - scene[1] + misplaced) * scale, "angle", Math.toDegrees(Math.atan2(-dy, dx)));
         journal.cell(TABLE, row, "L", Numbers.fixed(100 * read, 1), filmed.trial().id().toString(), 0, "side",
                 Tree.of("ruler", ruler), "0.1");
     }

@@ -3,7 +3,7 @@ package cauldron.server.demo;
 import cauldron.core.Chance;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Inventory;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.quantity.Numbers;
@@ -83,13 +83,11 @@ final class DemoGas extends DemoScript {
 
     /** Keeps a trial as the page would. */
     private static Run kept(DemoJournal journal, String block, int number, Run run) {
-        double[] scene = new double[run.manifest().scene().size()];
-        run.scene(scene);
         String id = trialId(journal, block, number);
         journal.add(block, "trial/" + id, Tree.of("id", id, "number", (double) number, "name", "", "note", "", "at",
                 journal.now().toString(), "recipe", run.recipe().toTree(), "until", run.head(), "settings",
-                run.settings().toTree(), "scene", Arrays.stream(scene).boxed().toList(), "frame",
-                Arrays.stream(run.frame("side")).boxed().toList(), "sketches", List.of()));
+                run.settings().toTree(), "scene", Arrays.stream(run.scene().values()).boxed().toList(), "frame",
+                Arrays.stream(run.frame(run.manifest().view("side")).toArray()).boxed().toList(), "sketches", List.of()));
         return run;
     }
 

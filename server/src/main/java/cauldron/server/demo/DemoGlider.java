@@ -2,7 +2,9 @@ package cauldron.server.demo;
 
 import cauldron.core.Chance;
 import cauldron.core.Tree;
+import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Film;
+import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.quantity.Numbers;
@@ -45,10 +47,8 @@ final class DemoGlider extends DemoScript {
 
     /** Where the pointer stands on the scale, in newtons. */
     private static double pointer(Run run) {
-        double[] scene = new double[run.manifest().scene().size()];
-        run.scene(scene);
-        return (scene[run.manifest().sceneField("pointer.x")] - scene[run.manifest().sceneField("zero.x")])
-                / scene[run.manifest().sceneField("newton")];
+        return (run.scene().of(run.manifest().sceneField("pointer.x")) - run.scene().of(run.manifest().sceneField("zero.x")))
+                / run.scene().of(run.manifest().sceneField("newton"));
     }
 
     private static void scale(DemoJournal journal, int row, String column, double newtons, DemoJournal.Filmed filmed,
@@ -60,7 +60,7 @@ final class DemoGlider extends DemoScript {
     /** Goes on until the glider is well along, and reads distance and time from the frame of the cut. */
     private static void way(DemoJournal journal, int row, DemoJournal.Filmed filmed, double cut, Chance chance) {
         Run run = filmed.run(cut);
-        int position = run.manifest().channel("position");
+        Channel position = run.manifest().channel("position");
         double start = run.read(position);
         double zero = Math.ceil(cut * RATE);
         double last = zero;
@@ -69,10 +69,10 @@ final class DemoGlider extends DemoScript {
             run.seek(last / RATE);
         }
         double s = run.read(position) - start + 0.003 * chance.normal();
-        double[] frame = run.frame("track");
+        Frame frame = run.frame(run.manifest().view("track"));
         double px = Film.scale(frame);
-        double y = (frame[1] + frame[3] - 0.03) * px;
-        Map<String, Object> tape = Tree.of("x1", (start - frame[0]) * px, "y1", y, "x2", (start + 1.5 - frame[0]) * px, "y2", y);
+        double y = (frame.bottom() + frame.height() - 0.03) * px;
+        Map<String, Object> tape = Tree.of("x1", (start - frame.left()) * px, "y1", y, "x2", (start + 1.5 - frame.left()) * px, "y2", y);
         Map<String, Object> watch = Tree.of("zero", zero);
         journal.cell(TABLE, row, "s", Numbers.fixed(s, 2), filmed.trial().id().toString(), last, "track",
                 Tree.of("tape", tape, "stopwatch", watch), "0.01");

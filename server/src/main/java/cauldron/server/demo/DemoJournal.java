@@ -1,5 +1,6 @@
 package cauldron.server.demo;
 
+import cauldron.core.inventory.Inventory;
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
 import cauldron.core.analysis.Fit;
@@ -28,7 +29,7 @@ final class DemoJournal {
     record Filmed(Trials.TrialInfo trial, Recipe recipe, FilmPlan plan) {
 
         Run run(double until) {
-            return Run.replay(recipe, until);
+            return Inventory.replay(recipe, until);
         }
     }
 

@@ -48,7 +48,7 @@ abstract class DemoScript {
 
     /** The times of an event in a run. */
     static List<Double> times(Run run, String event) {
-        int kind = run.manifest().event(event);
+        int kind = run.manifest().event(event).index();
         List<Double> times = new ArrayList<>();
         double[] events = run.events();
         for (int i = 0; i < events.length; i += 2) {

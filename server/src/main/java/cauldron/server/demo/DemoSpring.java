@@ -3,6 +3,7 @@ package cauldron.server.demo;
 import cauldron.core.Chance;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Film;
+import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Run;
 import cauldron.core.quantity.Numbers;
 import java.util.ArrayList;
@@ -74,12 +75,10 @@ final class DemoSpring extends DemoScript {
 
     private static void readHook(DemoJournal journal, int row, DemoJournal.Filmed filmed, Chance chance) {
         Run run = filmed.run(0);
-        double[] scene = new double[run.manifest().scene().size()];
-        run.scene(scene);
-        double[] frame = run.frame("front");
+        Frame frame = run.frame(run.manifest().view("front"));
         double scale = Film.scale(frame);
-        double hook = -scene[run.manifest().sceneField("hook.y")] + 0.0005 * chance.normal();
-        Map<String, Object> ruler = Tree.of("x", -frame[0] * scale, "y", (frame[1] + frame[3]) * scale, "angle", 90.0);
+        double hook = -run.scene().of(run.manifest().sceneField("hook.y")) + 0.0005 * chance.normal();
+        Map<String, Object> ruler = Tree.of("x", -frame.left() * scale, "y", (frame.bottom() + frame.height()) * scale, "angle", 90.0);
         journal.cell("still", row, "x", Numbers.fixed(100 * hook, 1), filmed.trial().id().toString(), 0, "front",
                 Tree.of("ruler", ruler), "0.1");
     }

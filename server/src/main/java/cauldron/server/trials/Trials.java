@@ -1,5 +1,6 @@
 package cauldron.server.trials;
 
+import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.sheet.Block;
@@ -100,7 +101,7 @@ public class Trials {
         }
         String through = view.isEmpty() ? plan.views().get(0) : view;
         return films.get(trialId + " " + through,
-                key -> Film.shoot(trial.recipe(), through, plan.rate(), plan.seconds()));
+                key -> Inventory.shoot(trial.recipe(), through, plan.rate(), plan.seconds()));
     }
 
     /** The trials of works. */

@@ -1,9 +1,13 @@
 package cauldron.core.apparatus.pendulum;
 
+import cauldron.core.apparatus.Act;
 import cauldron.core.apparatus.Action;
-import cauldron.core.apparatus.Gravity;
-import cauldron.core.apparatus.Manifest;
+import cauldron.core.apparatus.Handle;
 import cauldron.core.apparatus.OdeExperiment;
+import cauldron.core.apparatus.Readings;
+import cauldron.core.apparatus.Register;
+import cauldron.core.apparatus.Scene;
+import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.instrument.BeamTimer;
 
@@ -20,17 +24,23 @@ import cauldron.core.instrument.BeamTimer;
  * <p>A cord that is drawn in or let out in mid-swing pulls along itself, so m L² θ' stays; the bob's energy doesn't, and
  * what was done to it from outside (by that, by another mass or place, by a hand) is summed as work.
  *
- * <p>State: θ (rad), θ' (rad/s), thermal energy (J). A highest point is where θ' passes zero, a lowest
- * point where θ does.
+ * <p>A highest point is where θ' passes zero, a lowest point where θ does.
  */
 final class PendulumExperiment extends OdeExperiment {
 
     private static final double AIR_DENSITY = 1.204;
     private static final double DRAG_COEFFICIENT = 0.47;
     private static final int STEPS_PER_PERIOD = 400;
-    private static final double FREE = 0;
-    private static final double CAUGHT = 1;
-    private static final double IN_HAND = 2;
+
+    private final Pendulum d;
+    private final int theta = variable("angle, rad");
+    private final int omega = variable("angular velocity, rad/s");
+    private final int heat = variable("thermal energy, J");
+    private final Register caught = register(0);
+    /** Work done from outside, in joules. */
+    private final Register work = register(0);
+    /** Its beam lies at the lowest point. */
+    private final BeamTimer timer = remember(new BeamTimer());
 
     private double length;
     private double mass;
@@ -39,163 +49,117 @@ final class PendulumExperiment extends OdeExperiment {
     private double dragPerMass;
     private double friction;
 
-    private double hold;
-    /** Work done from outside, in joules. */
-    private double work;
-    /** Its beam lies at the lowest point. */
-    private final BeamTimer timer = new BeamTimer();
-
-    PendulumExperiment(Manifest manifest, Settings settings) {
-        super(manifest, settings, 3, 2);
+    PendulumExperiment(Pendulum declared, Settings settings) {
+        super(declared, settings);
+        d = declared;
+        when("highest point", omega).crosses(0).then((rising, t, y, sink) -> {
+            y[omega] = 0;
+            sink.event(d.highest, t);
+        });
+        when("lowest point", theta).crosses(0).then((rising, t, y, sink) -> {
+            y[theta] = 0;
+            timer.cut(rising, t);
+            sink.event(d.lowest, t);
+        });
         apply(settings);
-        hold = settings.on("held") ? CAUGHT : FREE;
-        begin(new double[] {Math.toRadians(settings.amount("angle")), 0, 0});
+        caught.set(settings.on(d.held));
+        begin(settings.si(d.angle), 0, 0);
     }
 
     @Override
-    protected void apply(Settings values) {
-        length = values.amount("length");
-        mass = values.amount("mass") / 1000;
-        friction = values.amount("friction") / 1000;
-        switch (values.choice("size")) {
-            case "small":
-                radius = 0.012;
-                break;
-            case "large":
-                radius = 0.035;
-                break;
-            default:
-                radius = 0.020;
-        }
-        gravity = Gravity.of(values);
-        dragPerMass = values.on("drag")
-                ? 0.5 * AIR_DENSITY * DRAG_COEFFICIENT * Math.PI * radius * radius / mass : 0;
+    protected void apply(Settings s) {
+        length = s.si(d.length);
+        mass = s.si(d.mass);
+        friction = s.si(d.friction);
+        radius = s.value(d.size);
+        gravity = d.gravity.of(s);
+        dragPerMass = s.on(d.drag) ? 0.5 * AIR_DENSITY * DRAG_COEFFICIENT * Math.PI * radius * radius / mass : 0;
     }
 
     @Override
-    protected void derivatives(double[] y, double[] dy) {
-        if (hold != FREE) {
-            dy[0] = 0;
-            dy[1] = 0;
-            dy[2] = 0;
+    protected void law(double t, double[] y, double[] dy) {
+        if (caught.isOn() || inHand()) {
             return;
         }
-        double omega = y[1];
-        double pivot = friction / (mass * length * length) * omega;
-        double drag = dragPerMass * length * Math.abs(omega) * omega;
-        dy[0] = omega;
-        dy[1] = -gravity / length * Math.sin(y[0]) - pivot - drag;
-        dy[2] = mass * length * length * omega * (pivot + drag);
+        double w = y[omega];
+        double pivot = friction / (mass * length * length) * w;
+        double drag = dragPerMass * length * Math.abs(w) * w;
+        dy[theta] = w;
+        dy[omega] = -gravity / length * Math.sin(y[theta]) - pivot - drag;
+        dy[heat] = mass * length * length * w * (pivot + drag);
     }
 
     @Override
-    protected double step() {
+    protected double step(double[] y) {
         return 2 * Math.PI * Math.sqrt(length / gravity) / STEPS_PER_PERIOD;
     }
 
     @Override
-    protected double switching(int which, double[] y) {
-        return which == 0 ? y[1] : y[0];
-    }
-
-    @Override
-    protected void switched(int which, boolean rising, double atTime, double[] y, EventSink sink) {
-        if (which == 0) {
-            y[1] = 0;
-        } else {
-            y[0] = 0;
-            timer.cut(rising, atTime);
-        }
-        sink.event(which, atTime);
-    }
-
-    @Override
     public void act(Action action, EventSink sink) {
-        double[] y = state().clone();
-        double before = mechanical(y);
-        double lengthBefore = length;
-        if (action instanceof Action.Change) {
-            change((Action.Change) action);
-            y[1] *= lengthBefore * lengthBefore / (length * length);
-        } else if (action instanceof Action.Grab) {
-            hold = IN_HAND;
-            y[1] = 0;
-        } else if (action instanceof Action.Move && hold == IN_HAND) {
-            y[0] = Pendulum.angleTo(((Action.Move) action).x(), ((Action.Move) action).y());
-        } else if (action instanceof Action.LetGo && hold == IN_HAND
-                || hold == CAUGHT && action instanceof Action.Perform
-                && ((Action.Perform) action).act().equals("open-catch")) {
-            hold = FREE;
-        } else {
-            throw new IllegalArgumentException("The pendulum can't do that now");
-        }
-        work += mechanical(y) - before;
+        double before = mechanical();
+        super.act(action, sink);
+        work.add(mechanical() - before);
         timer.startAfresh();
-        begin(y);
-    }
-
-    private double mechanical(double[] y) {
-        double half = Math.sin(y[0] / 2);
-        return 0.5 * mass * length * length * y[1] * y[1] + mass * gravity * 2 * length * half * half;
     }
 
     @Override
-    public double read(int channel) {
-        double theta = state()[0];
-        double omega = state()[1];
-        double speed = length * Math.abs(omega);
+    protected void changed(Setting setting, Settings before, EventSink sink) {
+        super.changed(setting, before, sink);
+        double lengthBefore = before.si(d.length);
+        state()[omega] *= lengthBefore * lengthBefore / (length * length);
+    }
+
+    @Override
+    protected void grabbed(Handle handle, EventSink sink) {
+        caught.set(false);
+        state()[omega] = 0;
+    }
+
+    @Override
+    protected void moved(Handle handle, double x, double y, EventSink sink) {
+        state()[theta] = Pendulum.angleTo(x, y);
+    }
+
+    @Override
+    protected void performed(Act act, EventSink sink) {
+        caught.set(false);
+    }
+
+    private double mechanical() {
+        double half = Math.sin(state()[theta] / 2);
+        double w = state()[omega];
+        return 0.5 * mass * length * length * w * w + mass * gravity * 2 * length * half * half;
+    }
+
+    @Override
+    public void read(Readings out) {
+        double angle = state()[theta];
+        double w = state()[omega];
+        double speed = length * Math.abs(w);
         // 1 − cos θ in the form that keeps its digits at small angles.
-        double half = Math.sin(theta / 2);
+        double half = Math.sin(angle / 2);
         double height = 2 * length * half * half;
         double kinetic = 0.5 * mass * speed * speed;
         double potential = mass * gravity * height;
-        switch (channel) {
-            case 0:
-                return theta;
-            case 1:
-                return omega;
-            case 2:
-                return height;
-            case 3:
-                return speed;
-            case 4:
-                return kinetic;
-            case 5:
-                return potential;
-            case 6:
-                return state()[2];
-            case 7:
-                return kinetic + potential + state()[2];
-            case 8:
-                return mass * (gravity * Math.cos(theta) + length * omega * omega);
-            case 9:
-                return timer.period();
-            default:
-                return work;
-        }
+        out.put(d.theta, angle);
+        out.put(d.omega, w);
+        out.put(d.height, height);
+        out.put(d.speed, speed);
+        out.put(d.kinetic, kinetic);
+        out.put(d.potential, potential);
+        out.put(d.thermal, state()[heat]);
+        out.put(d.total, kinetic + potential + state()[heat]);
+        out.put(d.tension, mass * (gravity * Math.cos(angle) + length * w * w));
+        out.put(d.period, timer.period());
+        out.put(d.work, work.get());
     }
 
     @Override
-    public void scene(double[] out) {
-        double theta = state()[0];
-        out[0] = 0;
-        out[1] = 0;
-        out[2] = length * Math.sin(theta);
-        out[3] = -length * Math.cos(theta);
-        out[4] = radius;
-        out[5] = hold == CAUGHT ? 1 : 0;
-    }
-
-    @Override
-    protected double[] extra() {
-        double[] t = timer.snapshot();
-        return new double[] {hold, t[0], t[1], t[2], work};
-    }
-
-    @Override
-    protected void restoreExtra(double[] e) {
-        hold = e[0];
-        timer.restore(e, 1);
-        work = e[4];
+    public void scene(Scene out) {
+        double angle = state()[theta];
+        out.put(d.pivot, 0, 0);
+        out.put(d.bob, length * Math.sin(angle), -length * Math.cos(angle));
+        out.put(d.radius, radius);
+        out.put(d.shut, caught.isOn());
     }
 }

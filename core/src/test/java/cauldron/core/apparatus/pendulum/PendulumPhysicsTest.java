@@ -3,6 +3,8 @@ package cauldron.core.apparatus.pendulum;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import cauldron.core.apparatus.Channel;
+import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.StopAt;
@@ -20,7 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PendulumPhysicsTest {
 
     private static final Pendulum PENDULUM = new Pendulum();
-    private static final int LOWEST = PENDULUM.manifest().event("lowest");
+    private static final Event LOWEST = PENDULUM.manifest().event("lowest");
 
     static Run run(Object... settings) {
         Map<String, Object> map = new LinkedHashMap<>();
@@ -31,9 +33,9 @@ class PendulumPhysicsTest {
     }
 
     private static double measuredPeriod(Run run) {
-        run.advance(1000, new StopAt.Event(LOWEST, 1));
+        run.advance(1000, new StopAt.Happening(LOWEST, 1));
         double first = run.time();
-        run.advance(1000, new StopAt.Event(LOWEST, 2));
+        run.advance(1000, new StopAt.Happening(LOWEST, 2));
         return run.time() - first;
     }
 
@@ -62,9 +64,9 @@ class PendulumPhysicsTest {
     @Test
     void energyDoesNotDriftOverAThousandSwings() {
         Run run = run("angle", 90.0);
-        int total = PENDULUM.manifest().channel("total");
+        Channel total = PENDULUM.manifest().channel("total");
         double before = run.read(total);
-        run.advance(1e5, new StopAt.Event(LOWEST, 2000));
+        run.advance(1e5, new StopAt.Happening(LOWEST, 2000));
         assertThat(run.time()).isGreaterThan(2000);
         assertThat(run.read(total) / before - 1).isCloseTo(0, within(1e-10));
     }
@@ -72,7 +74,7 @@ class PendulumPhysicsTest {
     @Test
     void lossesReappearAsThermalEnergy() {
         Run run = run("angle", 60.0, "drag", true, "size", "large", "mass", 50.0, "friction", 5.0);
-        int total = PENDULUM.manifest().channel("total");
+        Channel total = PENDULUM.manifest().channel("total");
         double before = run.read(total);
         run.advance(60, null);
         assertThat(run.read(PENDULUM.manifest().channel("thermal"))).isGreaterThan(0.5 * before);
@@ -102,14 +104,14 @@ class PendulumPhysicsTest {
                 .getPrimaryState();
         Run run = run("length", 1.2, "mass", 100.0, "size", "large", "angle", 50.0, "drag", true, "friction", 2.0);
         run.advance(40, null);
-        assertThat(run.read(0)).isCloseTo(end[0], within(1e-8));
-        assertThat(run.read(1)).isCloseTo(end[1], within(1e-8));
+        assertThat(run.read(PENDULUM.manifest().channel("angle"))).isCloseTo(end[0], within(1e-8));
+        assertThat(run.read(PENDULUM.manifest().channel("angular-speed"))).isCloseTo(end[1], within(1e-8));
     }
 
     @Test
     void tensionAtTheLowestPointIsThreeWeightsAfterAQuarterTurn() {
         Run run = run("angle", 90.0, "mass", 500.0);
-        run.advance(10, new StopAt.Event(LOWEST, 1));
+        run.advance(10, new StopAt.Happening(LOWEST, 1));
         assertThat(run.read(PENDULUM.manifest().channel("tension"))).isCloseTo(3 * 0.5 * 9.81, within(1e-9));
     }
 

@@ -1,0 +1,155 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.apparatus.SceneField.Kind;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What something declares of itself, as fields that are at once what people are told and the handles by which the
+ * model reaches its values:
+ *
+ * <pre>final Amount length = amount("length", "L", "Length of the cord", "m").within(0.1, 2.5).first(1).live();</pre>
+ *
+ * <p>Order counts: what is declared first is shown first, and what a thing names must stand above it. Nothing is
+ * refused while it is declared; all that is wrong is told together when it is closed.
+ */
+public abstract class Declaration {
+
+    final List<Setting> settings = new ArrayList<>();
+    final List<Channel> channels = new ArrayList<>();
+    final List<Distribution> distributions = new ArrayList<>();
+    final List<Event> events = new ArrayList<>();
+    final List<View> views = new ArrayList<>();
+    final List<SceneField> scene = new ArrayList<>();
+    final List<Handle> handles = new ArrayList<>();
+    final List<Act> acts = new ArrayList<>();
+    final List<Layer> layers = new ArrayList<>();
+    final List<String> tray = new ArrayList<>();
+    final Map<String, Channel> hooks = new LinkedHashMap<>();
+    final List<String> slips = new ArrayList<>();
+
+    /** A setting that is a number in a unit. */
+    protected final Amount amount(String id, String symbol, String name, String unit) {
+        return add(settings, new Amount(this, id, symbol, name, unit, false));
+    }
+
+    /** A setting that is a whole number of things. */
+    protected final Amount count(String id, String symbol, String name) {
+        return add(settings, new Amount(this, id, symbol, name, "", true));
+    }
+
+    /**
+     * A setting that is one of several named things, which its options say.
+     *
+     * @param standsFor what an option stands for in the model: a number in SI, a substance, a mode
+     */
+    protected final <T> Choice<T> choice(String id, String name, Class<T> standsFor) {
+        return add(settings, new Choice<>(this, id, name));
+    }
+
+    /** A setting that is on or off. */
+    protected final Switch toggle(String id, String name) {
+        return add(settings, new Switch(this, id, name));
+    }
+
+    /** Takes in all that another declaration has, such as the choice of gravity, at this place. */
+    protected final <D extends Declaration> D include(D part) {
+        settings.addAll(part.settings);
+        channels.addAll(part.channels);
+        distributions.addAll(part.distributions);
+        events.addAll(part.events);
+        views.addAll(part.views);
+        scene.addAll(part.scene);
+        handles.addAll(part.handles);
+        acts.addAll(part.acts);
+        layers.addAll(part.layers);
+        tray.addAll(part.tray);
+        hooks.putAll(part.hooks);
+        slips.addAll(part.slips);
+        return part;
+    }
+
+    /** A quantity that can be read off at any time, in SI; the unit is what people see. */
+    protected final Channel channel(String id, String symbol, String name, String unit) {
+        return add(channels, new Channel(this, id, symbol, name, unit));
+    }
+
+    /** Many values at one instant. */
+    protected final Distribution distribution(String id, String symbol, String name, String unit) {
+        return add(distributions, new Distribution(this, id, symbol, name, unit));
+    }
+
+    /** Something that happens at an instant. */
+    protected final Event event(String id, String name) {
+        return add(events, new Event(this, id, name));
+    }
+
+    /** A way of looking at it. */
+    protected final View view(String id, String name) {
+        return add(views, new View(this, id, name));
+    }
+
+    /** A place in the scene: its fields are {@code id.x} and {@code id.y}. */
+    protected final Place place(String id) {
+        return new Place(right(id), up(id));
+    }
+
+    /** How far right something is in the scene: its field is {@code id.x}. */
+    protected final Coordinate right(String id) {
+        return add(scene, new Coordinate(this, id + ".x", Kind.X));
+    }
+
+    /** How far up something is in the scene: its field is {@code id.y}. */
+    protected final Coordinate up(String id) {
+        return add(scene, new Coordinate(this, id + ".y", Kind.Y));
+    }
+
+    /** A length in the scene. */
+    protected final Coordinate length(String id) {
+        return add(scene, new Coordinate(this, id, Kind.LENGTH));
+    }
+
+    /** A yes or no in the scene. */
+    protected final Flag flag(String id) {
+        return add(scene, new Flag(this, id));
+    }
+
+    /** A part that can be moved by hand, where it is and how far around it can be taken hold of. */
+    protected final Handle handle(String id, String name, Place at, Coordinate radius) {
+        return add(handles, new Handle(this, id, name, at, radius));
+    }
+
+    /** Something that can be done to it. */
+    protected final Act act(String id, String name) {
+        return add(acts, new Act(this, id, name));
+    }
+
+    /** Something shown over it on request. */
+    protected final Layer layer(String id, String name) {
+        return add(layers, new Layer(this, id, name));
+    }
+
+    /** Instruments that make sense here, by their ids. */
+    protected final void tray(String... instruments) {
+        tray.addAll(Arrays.asList(instruments));
+    }
+
+    /** An instrument that makes sense here and shows a channel once it is hooked in. */
+    protected final void tray(String instrument, Channel hookedInto) {
+        tray.add(instrument);
+        hooks.put(instrument, hookedInto);
+    }
+
+    /** What learners commonly get wrong with it. */
+    protected final void slips(String... inWords) {
+        slips.addAll(Arrays.asList(inWords));
+    }
+
+    private static <D extends Declared> D add(List<? super D> list, D declared) {
+        list.add(declared);
+        return declared;
+    }
+}

@@ -1,0 +1,42 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import java.util.Map;
+
+/** A part that can be moved by hand. */
+public final class Handle extends Declared {
+
+    private final Place at;
+    private final Coordinate radius;
+
+    Handle(Declaration owner, String id, String name, Place at, Coordinate radius) {
+        super(owner, id, name);
+        this.at = at;
+        this.radius = radius;
+    }
+
+    @Override
+    String sort() {
+        return "handle";
+    }
+
+    /** Where it is. */
+    public Place at() {
+        return at;
+    }
+
+    /** How far around that it can be taken hold of. */
+    public Coordinate radius() {
+        return radius;
+    }
+
+    void check(Manifest all, Faults faults) {
+        faults.known(this, at == null ? null : at.x(), all.scene());
+        faults.known(this, radius, all.scene());
+    }
+
+    Map<String, Object> toTree() {
+        return Tree.of("id", id(), "name", name(), "xField", at.x().id(), "yField", at.y().id(), "radiusField",
+                radius.id());
+    }
+}

@@ -1,0 +1,43 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import java.util.Map;
+
+/** One number of the scene: a coordinate or length in metres, or a flag. */
+public abstract sealed class SceneField extends Declared permits Coordinate, Flag {
+
+    /** What a field stands for, and so how a film turns it into picture coordinates. */
+    public enum Kind { X, Y, LENGTH, FLAG }
+
+    private final Kind kind;
+    private boolean filmed;
+
+    SceneField(Declaration owner, String id, Kind kind) {
+        super(owner, id, id);
+        this.kind = kind;
+    }
+
+    @Override
+    final String sort() {
+        return "scene field";
+    }
+
+    /** What it stands for. */
+    public final Kind kind() {
+        return kind;
+    }
+
+    /** Whether a camera would see it. */
+    public final boolean isFilmed() {
+        return filmed;
+    }
+
+    final void setFilmed() {
+        stillOpen();
+        filmed = true;
+    }
+
+    Map<String, Object> toTree() {
+        return Tree.of("id", id(), "kind", kind.name().toLowerCase(), "filmed", filmed);
+    }
+}

@@ -1,2 +1,0 @@
-/** Molecules in a cylinder with a piston: exact hard-sphere dynamics, event after event. */
-package cauldron.core.apparatus.gas;

@@ -1,0 +1,147 @@
+package cauldron.core.apparatus.gascylinder;
+
+import cauldron.core.Chance;
+import cauldron.core.apparatus.Population;
+
+/** Counts the molecules and adds up what they have, once for each moment that is asked about. */
+final class GasCensus {
+
+    private final Molecules m;
+    private double takenAt = Double.NaN;
+    final double[] inside = new double[2];
+    final double[] left = new double[2];
+    final double[] escaped = new double[2];
+    private final double[] energy = new double[2];
+    private final double[] speed = new double[2];
+    private int tag = -1;
+    private boolean tagKnown;
+    private double[] values = new double[0];
+
+    GasCensus(Molecules molecules) {
+        this.m = molecules;
+    }
+
+    /** Something was done to the gas at the present moment. */
+    void forget() {
+        takenAt = Double.NaN;
+        tagKnown = false;
+    }
+
+    void take(double time, double middle) {
+        if (time == takenAt) {
+            return;
+        }
+        takenAt = time;
+        for (double[] a : new double[][] {inside, left, escaped, energy, speed}) {
+            a[0] = 0;
+            a[1] = 0;
+        }
+        for (int i = 0; i < m.count; i++) {
+            int kind = m.kind[i];
+            if (m.out[i]) {
+                escaped[kind]++;
+                continue;
+            }
+            double s2 = m.speedSquared(i);
+            inside[kind]++;
+            energy[kind] += 0.5 * m.mass[kind] * s2;
+            speed[kind] += Math.sqrt(s2);
+            if (m.xAt(i, time) < middle) {
+                left[kind]++;
+            }
+        }
+    }
+
+    double energy() {
+        return energy[0] + energy[1];
+    }
+
+    double meanEnergy(int kind) {
+        return inside[kind] == 0 ? Double.NaN : energy[kind] / inside[kind];
+    }
+
+    double meanSpeed(int kind) {
+        return inside[kind] == 0 ? Double.NaN : speed[kind] / inside[kind];
+    }
+
+    double temperature() {
+        double n = inside[0] + inside[1];
+        return n == 0 ? Double.NaN : 2 * energy() / (3 * n * Gas.BOLTZMANN);
+    }
+
+    /** Makes the temperature exactly so, without changing which molecule is how much faster than another. */
+    void scaleTo(double kelvin) {
+        forget();
+        take(0, 0);
+        double n = inside[0] + inside[1];
+        if (n == 0) {
+            return;
+        }
+        double factor = Math.sqrt(kelvin / temperature());
+        for (int i = 0; i < m.count; i++) {
+            m.vx[i] = m.vx[i] * factor;
+            m.vy[i] = m.vy[i] * factor;
+            m.vz[i] = m.vz[i] * factor;
+        }
+        forget();
+    }
+
+    /** The tagged molecule: the first of gas 1, or of gas 2 where there is no other; −1 if there is none. */
+    int tag() {
+        if (!tagKnown) {
+            tag = -1;
+            for (int i = 0; i < m.count && (tag < 0 || m.kind[tag] == 1); i++) {
+                if (tag < 0 || m.kind[i] == 0) {
+                    tag = i;
+                }
+            }
+            tagKnown = true;
+        }
+        return tag;
+    }
+
+    /** One of a gas inside, drawn by chance, but not the tagged one while there are others; −1 if there is none. */
+    int oneOf(int kind, Chance chance) {
+        forget();
+        int n = 0;
+        for (int i = 0; i < m.count; i++) {
+            n += m.kind[i] == kind && !m.out[i] && i != tag() ? 1 : 0;
+        }
+        int nth = chance.below(Math.max(1, n));
+        for (int i = 0; i < m.count; i++) {
+            if (m.kind[i] == kind && !m.out[i] && i != tag() && nth-- == 0) {
+                return i;
+            }
+        }
+        return tag() >= 0 && m.kind[tag()] == kind && !m.out[tag()] ? tag() : -1;
+    }
+
+    /** Speeds or energies of one gas now, with Maxwell and Boltzmann's law at the temperature of all of it. */
+    Population population(boolean energies, int kind) {
+        if (values.length < m.count) {
+            values = new double[m.x.length];
+        }
+        int n = 0;
+        double sum = 0;
+        int all = 0;
+        for (int i = 0; i < m.count; i++) {
+            if (m.out[i]) {
+                continue;
+            }
+            double s2 = m.speedSquared(i);
+            double e = 0.5 * m.mass[m.kind[i]] * s2;
+            sum += e;
+            all++;
+            if (m.kind[i] == kind) {
+                values[n++] = energies ? e : Math.sqrt(s2);
+            }
+        }
+        MaxwellBoltzmann law = new MaxwellBoltzmann(m.mass[kind], 2 * sum / (3 * Math.max(1, all)));
+        int t = tag();
+        double followed = t < 0 || m.kind[t] != kind || m.out[t] ? Double.NaN
+                : energies ? m.energy(t) : Math.sqrt(m.speedSquared(t));
+        return new Population(values, n, n == 0 ? null : energies ? law::energyDensity : law::speedDensity,
+                n == 0 ? new double[] {Double.NaN, Double.NaN, Double.NaN} : energies ? law.energies() : law.speeds(),
+                followed);
+    }
+}

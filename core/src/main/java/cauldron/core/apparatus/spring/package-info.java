@@ -1,2 +1,0 @@
-/** A mass that hangs on a spring and moves up and down. */
-package cauldron.core.apparatus.spring;

@@ -1,0 +1,75 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Chance;
+import cauldron.core.Tree;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Runs that strain an apparatus, drawn by chance from a seed. */
+public final class Strains {
+
+    private Strains() {
+    }
+
+    /** A run such as a busy student makes: odd settings, changes on the way, acts and grabs that are possible then. */
+    public static Run strained(Apparatus apparatus, int seed, double until) {
+        Manifest m = apparatus.manifest();
+        Chance chance = new Chance(seed);
+        Map<String, Object> some = new LinkedHashMap<>();
+        m.settings().forEach(s -> {
+            if (seed % 12 != 1 && chance.unit() < 0.6) {
+                some.put(s.id(), any(s, chance));
+            }
+        });
+        Run run = new Run(apparatus, Settings.of(m, some), seed);
+        List<Double> times = new ArrayList<>();
+        for (int i = 0; i < (seed % 12 == 1 ? 0 : 6); i++) {
+            times.add(until * (0.02 + 0.9 * chance.unit()));
+        }
+        times.sort(null);
+        for (double time : times) {
+            run.seek(time);
+            for (Action action : any(run, m, chance)) {
+                try {
+                    run.act(action);
+                } catch (IllegalArgumentException | IllegalStateException e) {
+                    // Not possible now: a student would be told so.
+                    break;
+                }
+            }
+        }
+        return run;
+    }
+
+    private static Object any(Setting setting, Chance chance) {
+        if (setting instanceof Amount a) {
+            double steps = Math.floor((a.max() - a.min()) / a.step());
+            double most = a.id().startsWith("count") ? Math.min(steps, 600 / a.step()) : steps;
+            return a.min() + a.step() * Math.floor(chance.unit() * (most + 1));
+        }
+        if (setting instanceof Choice<?> c) {
+            List<?> options = Tree.maps(c.toTree(), "options");
+            return ((Map<?, ?>) options.get((int) (chance.unit() * options.size()))).get("id");
+        }
+        return chance.unit() < 0.5;
+    }
+
+    private static List<Action> any(Run run, Manifest m, Chance chance) {
+        List<Setting> live = m.settings().stream().filter(Setting::isLive).toList();
+        double which = chance.unit();
+        if (which < 0.3 && !m.acts().isEmpty()) {
+            return List.of(new Action.Perform(m.acts().get((int) (chance.unit() * m.acts().size())).id()));
+        }
+        if (which < 0.55 && !m.handles().isEmpty()) {
+            Handle handle = m.handles().get((int) (chance.unit() * m.handles().size()));
+            Frame frame = run.frame(m.views().get(0));
+            double x = run.scene().of(handle.at().x()) + 0.1 * frame.width() * (chance.unit() - 0.5);
+            double y = run.scene().of(handle.at().y()) + 0.1 * frame.height() * (chance.unit() - 0.5);
+            return List.of(new Action.Grab(handle.id()), new Action.Move(x, y), new Action.LetGo());
+        }
+        Setting setting = live.get((int) (chance.unit() * live.size()));
+        return List.of(new Action.Change(setting.id(), any(setting, chance)));
+    }
+}

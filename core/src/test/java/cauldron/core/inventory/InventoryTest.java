@@ -1,0 +1,46 @@
+package cauldron.core.inventory;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import cauldron.core.apparatus.Apparatus;
+import cauldron.core.bead.Bead;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What holds for the list of apparatus and for every declaration on it. */
+class InventoryTest {
+
+    static List<Apparatus> all() {
+        return Inventory.all();
+    }
+
+    @Test
+    void thereAreSomeAndNoTwoOfOneId() {
+        assertThat(Inventory.all()).hasSizeGreaterThanOrEqualTo(4);
+        assertThat(Inventory.all().stream().map(a -> a.manifest().id())).doesNotHaveDuplicates();
+        assertThatThrownBy(() -> Inventory.gather(List.of(new Bead(), new Bead())))
+                .hasMessage("There are two apparatus “bead”");
+        assertThatThrownBy(() -> Inventory.get("perpetuum-mobile")).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void thePackageIsNamedLikeTheId(Apparatus apparatus) {
+        String id = apparatus.manifest().id();
+        assertThat(apparatus.getClass().getPackageName()).endsWith("." + id.replace("-", ""));
+        assertThat(apparatus.getClass().getSimpleName()).isEqualToIgnoringCase(id.replace("-", ""));
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void itSaysWhatTeachersNeed(Apparatus apparatus) {
+        var manifest = apparatus.manifest();
+        assertThat(manifest.slips()).as("what learners get wrong").hasSizeGreaterThanOrEqualTo(3);
+        assertThat(manifest.summary()).endsWith(".");
+        assertThat(manifest.instruments()).isNotEmpty();
+        assertThat(manifest.settings()).as("something that can change while it runs").anyMatch(s -> s.isLive());
+    }
+}
