@@ -23,13 +23,18 @@ final class BenchHands {
 
     /** Runs on, as fast as it can be shown, until it stops there by itself. */
     void runTo(String what, String value) {
-        page.getByLabel("Speed", new Page.GetByLabelOptions().setExact(true)).selectOption("8");
+        speed("8");
         Chrome.button(page, "Stop at …").click();
         page.getByLabel("Stop exactly at").selectOption(what);
         page.getByLabel("Value to stop at").fill(value);
         Chrome.button(page, "Run to there").click();
         page.getByText(Pattern.compile("^Stopped at")).waitFor(new Locator.WaitForOptions()
                 .setState(WaitForSelectorState.ATTACHED));
+        speed("1");
+    }
+
+    private void speed(String times) {
+        page.getByLabel("Speed", new Page.GetByLabelOptions().setExact(true)).selectOption(times);
     }
 
     /** Types a setting, named by how its name begins. */
