@@ -1,16 +1,10 @@
-import type { ComponentType } from 'react';
 import { once } from '../core/once';
-import type { Paint, SceneProps } from './picture';
+import type { Scene } from './picture';
 
-/** A drawing, and where there are too many bodies for it, what paints them below it. */
-export interface Scene { Drawing: ComponentType<SceneProps>; paint?: Paint }
+/** The drawing of every apparatus, fetched where it is shown: a folder here named like its id. `@more` is empty but in tests. */
+const files = import.meta.glob<{ default: Scene }>(['./*/index.tsx', '@more/*/index.tsx']);
+const byId = new Map(Object.entries(files).map(([path, load]) => [path.split('/').at(-2)!, load]));
 
-/** The drawing of every apparatus, by its id, fetched where it is shown. A new one adds its line here. */
-const SCENES: Record<string, () => Promise<Scene>> = {
-  pendulum: () => import('./pendulum/PendulumScene').then((m) => ({ Drawing: m.PendulumScene })),
-  'hanging-spring': () => import('./hanging-spring/HangingSpringScene').then((m) => ({ Drawing: m.HangingSpringScene })),
-  'gas-cylinder': () => import('./gas-cylinder/GasCylinderScene').then((m) => ({ Drawing: m.GasCylinderScene, paint: m.paintMolecules })),
-  'propeller-glider': () => import('./propeller-glider/PropellerGliderScene').then((m) => ({ Drawing: m.PropellerGliderScene })),
-};
-
-export const sceneOf = once((apparatus) => SCENES[apparatus]());
+/** Ids that have a drawing. */
+export const drawn = [...byId.keys()];
+export const sceneOf = once((apparatus) => byId.get(apparatus)!().then((m) => m.default));

@@ -1,29 +1,47 @@
+import type { ComponentType } from 'react';
 import type { Manifest } from '../core';
+import type { ApparatusId, ApparatusTypes } from '../core/generated/apparatus/types';
 
 /** What a drawing is made from: places in picture elements, y downwards, from a live run or from a film. */
-export interface Picture {
+export interface Picture<Field extends string = string> {
   width: number;
   height: number;
   /** Picture elements per metre. */
   scale: number;
   /** A scene field by its id, in picture elements; flags 0 or 1. */
-  get(field: string): number;
+  get(field: Field): number;
   /** Bodies too many to name, for canvas: x, y and kind of each; places in metres, seen through the frame. */
   crowd?: { values: Float64Array; count: number; left: number; top: number };
 }
 
-/** Draws a crowd on a canvas that stands in picture elements; `pixel` is screen pixels for each of them. */
-export type Paint = (ctx: CanvasRenderingContext2D, picture: Picture, layers: ReadonlySet<string>, pixel: number) => void;
+/** Which of an apparatus's layers are to be drawn; none in a film. */
+export interface Layers<Layer extends string = string> { has(layer: Layer): boolean }
 
-export interface SceneProps {
-  picture: Picture;
-  /** Ids of the manifest's layers to be drawn; none in a film. */
-  layers: ReadonlySet<string>;
+/** Draws a crowd on a canvas that stands in picture elements; `pixel` is screen pixels for each of them. */
+export type Paint<Field extends string = string, Layer extends string = string> =
+  (ctx: CanvasRenderingContext2D, picture: Picture<Field>, layers: Layers<Layer>, pixel: number) => void;
+
+export interface SceneProps<Field extends string = string, Layer extends string = string, View extends string = string> {
+  picture: Picture<Field>;
+  layers: Layers<Layer>;
   /** Id of the view, where an apparatus has several. */
-  view?: string;
+  view?: View;
 }
 
-export const NO_LAYERS: ReadonlySet<string> = new Set();
+/** A drawing, and where there are too many bodies for it, what paints them below it. */
+export interface Scene { Drawing: ComponentType<SceneProps>; paint?: Paint }
+
+type Of<A extends ApparatusId, What extends keyof ApparatusTypes[A]> = ApparatusTypes[A][What] & string;
+/** The fields of an apparatus's scene, as it declares them. */
+export type FieldOf<A extends ApparatusId> = Of<A, 'fields'>;
+/** What the drawing of one apparatus is given: its own fields, layers and views, and no others. */
+export type PropsOf<A extends ApparatusId> = SceneProps<Of<A, 'fields'>, Of<A, 'layers'>, Of<A, 'views'>>;
+/** What paints the crowd of one apparatus. */
+export type PaintOf<A extends ApparatusId> = Paint<Of<A, 'fields'>, Of<A, 'layers'>>;
+/** The scene of one apparatus. */
+export interface SceneOf<A extends ApparatusId> { Drawing: ComponentType<PropsOf<A>>; paint?: PaintOf<A> }
+
+export const NO_LAYERS: Layers = new Set<string>();
 
 const LONGER_SIDE = 1000;
 

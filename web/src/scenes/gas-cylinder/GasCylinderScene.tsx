@@ -1,4 +1,4 @@
-import type { Paint, SceneProps } from '../picture';
+import type { PaintOf, PropsOf } from '../picture';
 
 /** How much larger than life molecules are drawn on request. */
 const LARGER = 4;
@@ -6,7 +6,7 @@ const LARGER = 4;
 const SMALLEST = 1.8;
 
 /** The cylinder in section, as in a technical drawing: hatched walls, piston with rod, heater, hole. */
-export function GasCylinderScene({ picture, layers }: SceneProps) {
+export function GasCylinderScene({ picture, layers }: PropsOf<'gas-cylinder'>) {
   const nm = picture.scale * 1e-9;
   const left = picture.get('left.x');
   const top = picture.get('top.y');
@@ -78,11 +78,11 @@ function coloursNow(canvas: HTMLCanvasElement) {
 }
 
 /** Molecules of gas 1 as filled discs, of gas 2 as open squares: told apart without colour. */
-export const paintMolecules: Paint = (ctx, picture, layers, pixel) => {
+export const paintMolecules: PaintOf<'gas-cylinder'> = (ctx, picture, layers, pixel) => {
   const { values, count, left, top } = picture.crowd!;
   const larger = layers.has('large') ? LARGER : 1;
   coloursNow(ctx.canvas).forEach((colour, kind) => {
-    const r = Math.max(picture.get(`radius.${kind + 1}`) * larger, SMALLEST / 2 / pixel);
+    const r = Math.max(picture.get(kind === 0 ? 'radius.1' : 'radius.2') * larger, SMALLEST / 2 / pixel);
     const dots = 2 * r * pixel < 4;
     ctx.fillStyle = ctx.strokeStyle = colour;
     ctx.lineWidth = 1.2 / pixel;

@@ -1,9 +1,9 @@
-import type { SceneProps } from '../picture';
+import type { PropsOf } from '../picture';
 
 const COILS = 16;
 
 /** Bracket, spring and brass mass in proportion, with force arrows and levels on request. */
-export function HangingSpringScene({ picture, layers }: SceneProps) {
+export function HangingSpringScene({ picture, layers }: PropsOf<'hanging-spring'>) {
   const x = picture.get('support.x');
   const top = picture.get('support.y');
   const hook = picture.get('hook.y');
@@ -49,7 +49,7 @@ function Arrow({ x, y, length, color, name, dash, b }: { x: number; y: number; l
   );
 }
 
-function Levels({ picture, x }: { picture: SceneProps['picture']; x: number }) {
+function Levels({ picture, x }: { picture: PropsOf<'hanging-spring'>['picture']; x: number }) {
   const reach = 0.28 * picture.width;
   const type = 0.028 * picture.width;
   return (

@@ -1,7 +1,7 @@
-import type { SceneProps } from '../picture';
+import type { PropsOf } from '../picture';
 
 /** Bracket, cord and bob in proportion, as a technical drawing. */
-export function PendulumScene({ picture }: SceneProps) {
+export function PendulumScene({ picture }: PropsOf<'pendulum'>) {
   const px = picture.get('pivot.x');
   const py = picture.get('pivot.y');
   const bx = picture.get('bob.x');

@@ -1,10 +1,10 @@
-import type { SceneProps } from '../picture';
+import type { PropsOf } from '../picture';
 
 /** Blades of the propeller as seen from the side: a disc at speed, two blades at rest. */
 const BLADE = 0.075;
 
 /** Air track, glider with propeller, thread, blade and spring scale; close up, the scale's graduation. */
-export function PropellerGliderScene({ picture, layers, view }: SceneProps) {
+export function PropellerGliderScene({ picture, layers, view }: PropsOf<'propeller-glider'>) {
   const m = picture.scale;
   const y = picture.get('track.y');
   const zero = picture.get('zero.x');
@@ -59,7 +59,7 @@ function Blade({ x, axis, down, m, line }: { x: number; axis: number; down: bool
 }
 
 /** The scale alone: a pointer before marks each 0.02 N, numbered each half newton. */
-function ScaleClose({ picture, line, axis }: { picture: SceneProps['picture']; line: Line; axis: number }) {
+function ScaleClose({ picture, line, axis }: { picture: PropsOf<'propeller-glider'>['picture']; line: Line; axis: number }) {
   const newton = picture.get('newton');
   const zero = picture.get('zero.x');
   const pointer = picture.get('pointer.x');

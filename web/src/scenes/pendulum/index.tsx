@@ -1,0 +1,4 @@
+import type { SceneOf } from '../picture';
+import { PendulumScene } from './PendulumScene';
+
+export default { Drawing: PendulumScene } satisfies SceneOf<'pendulum'>;
