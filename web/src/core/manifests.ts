@@ -3,6 +3,8 @@ import type { Manifest } from './index';
 import { once } from './once';
 import index from './generated/apparatus/index.json';
 
+export type { ApparatusId, ApparatusTypes } from './generated/apparatus/types';
+
 /** Every apparatus there is, as lists show it. */
 export const apparatusList = index as Pick<Manifest, 'id' | 'name' | 'summary' | 'topics'>[];
 

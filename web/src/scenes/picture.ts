@@ -1,6 +1,5 @@
 import type { ComponentType } from 'react';
-import type { Manifest } from '../core';
-import type { ApparatusId, ApparatusTypes } from '../core/generated/apparatus/types';
+import type { ApparatusId, ApparatusTypes, Manifest } from '../core';
 
 /** What a drawing is made from: places in picture elements, y downwards, from a live run or from a film. */
 export interface Picture<Field extends string = string> {
