@@ -7,6 +7,8 @@ import cauldron.core.analysis.FitKind;
 import cauldron.core.analysis.Formula;
 import cauldron.core.analysis.FormulaException;
 import cauldron.core.analysis.Series;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.instrument.LightGate;
 import cauldron.core.quantity.Conversion;
@@ -14,7 +16,6 @@ import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.UnitCheck;
 import cauldron.core.quantity.Units;
-import cauldron.core.sheet.Progress;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -69,7 +70,7 @@ public final class NotebookDoor {
     @JSExport
     public static int distinct(JSObject settings) {
         Object all = Trees.fromJs(settings);
-        return all instanceof List ? Progress.distinct((List<?>) all) : 0;
+        return all instanceof List ? BenchBlock.distinct((List<?>) all) : 0;
     }
 
     /** An empty table. */
@@ -179,6 +180,6 @@ public final class NotebookDoor {
     /** Words in a text, counted as the completeness check counts them. */
     @JSExport
     public static int words(String text) {
-        return Progress.words(text);
+        return ExplanationBlock.words(text);
     }
 }

@@ -5,7 +5,7 @@ import cauldron.core.analysis.DataTable;
 import cauldron.core.analysis.Fit;
 import cauldron.core.analysis.GraphMeasures;
 import cauldron.core.analysis.TableData;
-import cauldron.core.sheet.Progress;
+import cauldron.core.block.table.Gathered;
 import java.util.List;
 import java.util.Map;
 import org.teavm.jso.JSExport;
@@ -48,7 +48,7 @@ public final class TableDoor {
     /** How many rows are complete: all that is typed stands and can be read. */
     @JSExport
     public int complete() {
-        return Progress.completeRows(table);
+        return Gathered.completeRows(table);
     }
 
     /** What is to be said of a column as a whole: {@code {id, symbol, unit, calculated, trouble, troubleAt}}. */

@@ -2,6 +2,7 @@ package cauldron.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -25,8 +26,14 @@ class ArchitectureTest {
             .orShould().dependOnClassesThat().haveFullyQualifiedName("java.util.HashMap");
 
     @ArchTest
-    static final ArchRule THE_CONTRACT_KNOWS_NO_APPARATUS = noClasses().that()
-            .resideOutsideOfPackage("cauldron.core.apparatus.*..").and()
-            .doNotHaveFullyQualifiedName("cauldron.core.inventory.Inventory")
-            .should().dependOnClassesThat().resideInAPackage("cauldron.core.apparatus.*..");
+    static final ArchRule NO_CIRCLES = slices().matching("cauldron.core.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule THE_CONTRACTS_KNOW_NO_KIND = noClasses().that()
+            .resideInAnyPackage("cauldron.core.apparatus", "cauldron.core.block")
+            .should().dependOnClassesThat().resideInAnyPackage("cauldron.core.apparatus.*..", "cauldron.core.block.*..");
+
+    @ArchTest
+    static final ArchRule NO_APPARATUS_KNOWS_ANOTHER = slices().matching("cauldron.core.apparatus.(*)..")
+            .should().notDependOnEachOther();
 }

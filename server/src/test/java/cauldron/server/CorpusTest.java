@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
-import cauldron.core.sheet.Block;
+import cauldron.core.block.Block;
+import cauldron.core.block.table.TableBlock;
+import cauldron.core.block.table.Gathered;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
@@ -120,10 +122,10 @@ class CorpusTest {
         Map<String, Object> tables = new LinkedHashMap<>();
         for (Sheet.Part part : progress.sheet().parts()) {
             for (Block block : part.blocks()) {
-                if (block instanceof Block.Table table) {
+                if (block instanceof TableBlock table) {
                     DataTable worked = DataTable.of(progress.table(table));
                     List<Object> columns = new ArrayList<>();
-                    columns.add("complete rows: " + Progress.completeRows(worked));
+                    columns.add("complete rows: " + Gathered.completeRows(worked));
                     for (DataTable.Column c : worked.columns()) {
                         StringBuilder line = new StringBuilder(c.id() + " " + c.symbol() + " / " + c.unit().symbol());
                         line.append(c.trouble() == null ? "" : " (" + c.trouble() + ")").append(":");

@@ -1,11 +1,7 @@
 package cauldron.core.marking;
 
-import cauldron.core.Tree;
 import cauldron.core.quantity.Unit;
-import cauldron.core.quantity.Units;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /**
  * What is right, and which slips are known.
@@ -47,53 +43,5 @@ public record AnswerKey(double value, Own own, Following following, Unit unit, d
     /** The key for one student, whose own value is known. */
     public AnswerKey with(double ownValue) {
         return new AnswerKey(ownValue, null, following, unit, tolerance, within, figures, slips);
-    }
-
-    /**
-     * Reads {@code {value, unit, tolerancePercent, tolerance, figures, slips: [{factor, hint}]}}: a tolerance in per cent, an
-     * absolute one in the key's unit, or both, of which the wider counts; in place of {@code value} may
-     * stand {@code own: {films, choice, option, setting}} or {@code following: {table, formula}}.
-     */
-    public static AnswerKey fromTree(Map<String, Object> tree) {
-        double tolerance = Tree.number(tree, "tolerancePercent", 0);
-        double within = Tree.number(tree, "tolerance", 0);
-        if (!(tolerance >= 0 && tolerance <= 50)) {
-            throw new IllegalArgumentException("tolerancePercent: must be above 0 and at most 50");
-        }
-        if (!(within >= 0 && !Double.isInfinite(within))) {
-            throw new IllegalArgumentException("tolerance: must be above 0");
-        }
-        if (tolerance == 0 && within == 0) {
-            throw new IllegalArgumentException("tolerancePercent or tolerance: one of them is needed");
-        }
-        double figures = Tree.number(tree, "figures", 0);
-        if (!(figures >= 0 && figures <= 9 && figures == Math.rint(figures))) {
-            throw new IllegalArgumentException("figures: 1 to 9");
-        }
-        Unit unit = Units.parse(Tree.text(tree, "unit"));
-        if (unit.offset() != 0 && tolerance > 0) {
-            throw new IllegalArgumentException("tolerancePercent: a part of a temperature in °C has no meaning, because its zero"
-                    + " is not nothing. Give tolerance in °C instead");
-        }
-        List<Slip> slips = new ArrayList<>();
-        for (Map<String, Object> slip : Tree.maps(tree, "slips")) {
-            slips.add(new Slip(Tree.number(slip, "factor"), Tree.text(slip, "hint")));
-        }
-        Own own = null;
-        if (tree.containsKey("own")) {
-            Map<String, Object> o = Tree.map(tree, "own");
-            own = new Own(Tree.text(o, "films"), Tree.text(o, "choice", ""), Tree.text(o, "option", ""),
-                    Tree.text(o, "setting"));
-        }
-        Following following = null;
-        if (tree.containsKey("following")) {
-            Map<String, Object> f = Tree.map(tree, "following");
-            following = new Following(Tree.text(f, "table"), Tree.text(f, "formula"));
-        }
-        double value = own == null && following == null ? Tree.number(tree, "value") : Double.NaN;
-        if (value == 0 && within == 0) {
-            throw new IllegalArgumentException("tolerance: of a value of 0 no part can be asked. Give tolerance in its unit");
-        }
-        return new AnswerKey(value, own, following, unit, tolerance / 100, within, (int) figures, slips);
     }
 }

@@ -1,5 +1,6 @@
 package cauldron.core.sheet;
 
+import cauldron.core.block.Block;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

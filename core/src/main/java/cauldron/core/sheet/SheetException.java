@@ -1,19 +1,23 @@
 package cauldron.core.sheet;
 
-/** A sheet that can't be used. The message begins with the place: part, block, field. */
+import cauldron.core.form.Fault;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** A sheet that can't be used. It tells all its faults, each with its place: part, block, field. */
 public final class SheetException extends IllegalArgumentException {
 
     private static final long serialVersionUID = 1L;
 
-    private final String place;
+    private final transient List<Fault> faults;
 
-    SheetException(String place, String message) {
-        super(place + ": " + message);
-        this.place = place;
+    SheetException(List<Fault> faults) {
+        super(faults.stream().map(Fault::text).collect(Collectors.joining("\n")));
+        this.faults = List.copyOf(faults);
     }
 
-    /** Where in the sheet, such as {@code part measure, block films}. */
-    public String place() {
-        return place;
+    /** All that is wrong. */
+    public List<Fault> faults() {
+        return faults;
     }
 }

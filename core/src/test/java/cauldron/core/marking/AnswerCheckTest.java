@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class AnswerCheckTest {
 
-    private static final AnswerKey G = AnswerKey.fromTree(Tree.of("value", 9.81, "unit", "m/s²", "tolerancePercent",
+    private static final AnswerKey G = AnswerKeyForm.read(Tree.of("value", 9.81, "unit", "m/s²", "tolerancePercent",
             3.0, "slips", List.of(Tree.of("factor", 4.0, "hint", "Half a swing?"))));
 
     @ParameterizedTest

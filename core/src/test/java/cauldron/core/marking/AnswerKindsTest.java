@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class AnswerKindsTest {
 
     private static AnswerKey key(Object... fields) {
-        return AnswerKey.fromTree(Tree.of(fields));
+        return AnswerKeyForm.read(Tree.of(fields));
     }
 
     private static AnswerCheck.Result check(String number, String unit, AnswerKey key) {

@@ -58,16 +58,16 @@ class NotebookSettingsTest {
 
     @Test
     void theStudentsPageLearnsWhatIsAskedAndHidden() {
-        assertThat(sheet(table("units", "asked", "uncertainties", "hidden")).block("t").forStudent())
+        assertThat(shown(sheet(table("units", "asked", "uncertainties", "hidden")), "t"))
                 .containsEntry("unitsAsked", true).containsEntry("uncertaintiesHidden", true);
         assertThatThrownBy(() -> sheet(table("units", "hidden"))).isInstanceOf(SheetException.class)
-                .hasMessage("part one, block t: units: “given” or “asked”, not “hidden”");
+                .hasMessage("part one, block t, units: one of “given”, “asked” is needed");
     }
 
     @Test
     void axesToSketchOnHaveNumbersOrNone() {
         Sheet sheet = sheet(prediction("t", axis("t", "ms", "from", 0.0, "to", 800.0), axis("s", "m")), table());
-        Map<String, Object> sketch = Tree.map(sheet.block("p").forStudent(), "sketch");
+        Map<String, Object> sketch = Tree.map(shown(sheet, "p"), "sketch");
         assertThat(Tree.map(sketch, "x")).containsEntry("to", 800.0);
         assertThat(Tree.map(sketch, "y")).doesNotContainKey("from");
     }
@@ -83,5 +83,9 @@ class NotebookSettingsTest {
         assertThatThrownBy(() -> sheet(prediction("t", axis("t", "s", "from", 3.0), axis("s", "m")), table()))
                 .hasMessageContaining("the axis of t");
         assertThatThrownBy(() -> sheet(prediction("t", axis("t", "q"), axis("s", "m")), table())).hasMessageContaining("x: unit of t");
+    }
+
+    private static Map<String, Object> shown(Sheet sheet, String block) {
+        return Blocks.ALL.show(sheet.block(block));
     }
 }

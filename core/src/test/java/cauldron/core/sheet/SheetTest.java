@@ -5,6 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Recipe;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.films.FilmPlan;
+import cauldron.core.block.films.FilmsBlock;
+import cauldron.core.block.number.NumberBlock;
 import java.util.ArrayList;
 import cauldron.core.marking.AnswerCheck;
 import cauldron.core.marking.AnswerKey;
@@ -60,7 +65,7 @@ class SheetTest {
 
     @Test
     void personalValuesAreDrawnOnceForEachStudent() {
-        FilmPlan plan = ((Block.Films) sheet(films(Tree.of("from", 0.3, "to", 0.6))).block("f")).plan();
+        FilmPlan plan = ((FilmsBlock) sheet(films(Tree.of("from", 0.3, "to", 0.6))).block("f")).plan();
         Recipe first = plan.recipe(Map.of("cord", "a"), 11, 1);
         Recipe again = plan.recipe(Map.of("cord", "a"), 11, 2);
         Recipe other = plan.recipe(Map.of("cord", "a"), 12, 1);
@@ -81,11 +86,11 @@ class SheetTest {
     @Test
     void anAnswerIsMarkedAgainstTheStudentsOwnTruth() {
         Sheet sheet = asking(Tree.of("films", "f", "choice", "cord", "option", "a", "setting", "length"), "cm");
-        Block.NumberQuestion question = (Block.NumberQuestion) sheet.block("n");
-        FilmPlan plan = ((Block.Films) sheet.block("f")).plan();
+        NumberBlock question = (NumberBlock) sheet.block("n");
+        FilmPlan plan = ((FilmsBlock) sheet.block("f")).plan();
         for (int student = 1; student < 5; student++) {
             double length = (Double) plan.recipe(Map.of("cord", "a"), student, 1).settings().get("length");
-            AnswerKey key = sheet.key(question, student);
+            AnswerKey key = new Progress(sheet, Map.of(), Map.of()).key(question, student);
             assertThat(key.value()).isCloseTo(100 * length, org.assertj.core.api.Assertions.within(1e-9));
             String typed = String.valueOf(Math.round(100 * length * 10) / 10.0);
             assertThat(AnswerCheck.check(typed, "cm", key).right()).isTrue();
@@ -93,8 +98,8 @@ class SheetTest {
         }
         assertThat(sheet.forStudent().toString()).doesNotContain("own=", "0.3", "0.6");
         // A value that is the same in all of a student's recordings has no choice.
-        AnswerKey angle = asking(Tree.of("films", "f", "setting", "angle"), "°")
-                .key((Block.NumberQuestion) asking(Tree.of("films", "f", "setting", "angle"), "°").block("n"), 7);
+        Sheet same = asking(Tree.of("films", "f", "setting", "angle"), "°");
+        AnswerKey angle = new Progress(same, Map.of(), Map.of()).key((NumberBlock) same.block("n"), 7);
         assertThat(angle.value()).isBetween(11.0, 19.0)
                 .isEqualTo(plan.recipe(Map.of("cord", "b"), 7, 3).settings().get("angle"));
     }
@@ -111,7 +116,7 @@ class SheetTest {
     @Test
     void anAnswerIsMarkedAgainstWhatFollowsFromTheStudentsOwnTable() {
         Sheet sheet = followingFrom("slope(F; x)", "N/m");
-        Block.NumberQuestion question = (Block.NumberQuestion) sheet.block("n");
+        NumberBlock question = (NumberBlock) sheet.block("n");
         Map<String, Object> slots = new LinkedHashMap<>();
         Progress progress = new Progress(sheet, Map.of("t", slots), Map.of());
         AnswerCheck.Result early = AnswerCheck.check("24", "N/m", progress.key(question, 1));
@@ -161,7 +166,7 @@ class SheetTest {
         trials.put("trial/1", Tree.of("settings", Tree.of("temperature", 300.0)));
         trials.put("trial/2", Tree.of("settings", Tree.of("temperature", 300.0)));
         trials.put("trial/3", Tree.of("settings", Tree.of("temperature", 600.0), "removed", true));
-        assertThat(progress.distinctBenchTrials("b")).isEqualTo(1);
+        assertThat(((BenchBlock) sheet.block("b")).distinct(progress.written())).isEqualTo(1);
         trials.put("trial/4", Tree.of("settings", Tree.of("temperature", 900.0)));
         assertThat(progress.missing()).isEmpty();
         for (String wrong : List.of("readouts", "open", "layers", "histograms", "instruments")) {
@@ -195,9 +200,9 @@ class SheetTest {
 
     @Test
     void wordsAreCountedAsPeopleCountThem() {
-        assertThat(Progress.words("")).isZero();
-        assertThat(Progress.words("  one  two\nthree ")).isEqualTo(3);
-        assertThat(Progress.words("It's half-way, at 3.5 – no?")).isEqualTo(5);
+        assertThat(ExplanationBlock.words("")).isZero();
+        assertThat(ExplanationBlock.words("  one  two\nthree ")).isEqualTo(3);
+        assertThat(ExplanationBlock.words("It's half-way, at 3.5 – no?")).isEqualTo(5);
     }
 
     private static List<String> texts(Progress progress) {

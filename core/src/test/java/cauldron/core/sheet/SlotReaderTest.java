@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.number.NumberBlock;
+import cauldron.core.block.prediction.PredictionBlock;
+import cauldron.core.block.table.Gathered;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -83,14 +87,14 @@ class SlotReaderTest {
     void aQuestionWaitsForItsRowsAndAPredictionForAChoice() {
         Map<String, Map<String, Object>> book = new LinkedHashMap<>();
         Progress progress = new Progress(SHEET, book, Map.of());
-        Block.NumberQuestion question = (Block.NumberQuestion) SHEET.block("q");
+        NumberBlock question = (NumberBlock) SHEET.block("q");
         assertThat(question.tries()).isEqualTo(3);
         assertThat(progress.waitsFor(question)).contains("2 complete rows").contains("has 0");
         book.put("t", Tree.of("rows", Tree.of("order", List.of("r1", "r2")), "cell/r1/L", Tree.of("text", "1"), "cell/r2/L", Tree.of("text", "x")));
         assertThat(progress.waitsFor(question)).contains("has 1");
         book.get("t").put("cell/r2/L", Tree.of("text", "2"));
         assertThat(progress.waitsFor(question)).isNull();
-        Block.Prediction prediction = (Block.Prediction) SHEET.block("expect");
+        PredictionBlock prediction = (PredictionBlock) SHEET.block("expect");
         assertThat(progress.lackOfPrediction(prediction)).contains("Choose");
         for (Object odd : new Object[] {-1, 2, 0.5}) {
             book.put("expect", Tree.of("answer", Tree.of("choice", odd)));
@@ -105,8 +109,8 @@ class SlotReaderTest {
         List<Map<String, Object>> columns = List.of(Tree.of("id", "L", "name", "L", "symbol", "L", "unit", "", "kind", "measured"),
                 Tree.of("id", "g", "name", "g", "symbol", "g", "unit", "", "kind", "constant", "constant", "9.81"));
         List<Object> rows = new ArrayList<>(List.of(Tree.of("id", "r1", "cells", Tree.of("L", "1")), Tree.of("id", "r2", "cells", Tree.of("L", ""))));
-        assertThat(Progress.completeRows(DataTable.of(Tree.of("columns", columns, "rows", rows)))).isEqualTo(1);
-        assertThat(Progress.distinct(List.of(Tree.of("a", 1, "b", "x"), Tree.of("b", "x", "a", 1.0), Tree.of("a", 2, "b", "x")))).isEqualTo(2);
+        assertThat(Gathered.completeRows(DataTable.of(Tree.of("columns", columns, "rows", rows)))).isEqualTo(1);
+        assertThat(BenchBlock.distinct(List.of(Tree.of("a", 1, "b", "x"), Tree.of("b", "x", "a", 1.0), Tree.of("a", 2, "b", "x")))).isEqualTo(2);
     }
 
     @ParameterizedTest
@@ -115,6 +119,6 @@ class SlotReaderTest {
         Map<String, Object> tree = Tree.of("title", "t", "summary", "s", "minutes", 10.0, "apparatus", "pendulum", "parts", List.of(Tree.of("id", "p", "kind", "analyse",
                 "title", "A", "blocks", List.of(Tree.of("type", "number", "id", "q", "prompt", "?", "points", 1.0, "tries", tries,
                         "key", Tree.of("value", 1.0, "unit", "m", "tolerancePercent", 2.0))))));
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> Sheet.fromTree(tree)).isInstanceOf(SheetException.class).hasMessageContaining("tries: 1 to 100");
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> Sheet.fromTree(tree)).isInstanceOf(SheetException.class).hasMessageContaining("tries: a whole number from 1 to 100 is needed");
     }
 }

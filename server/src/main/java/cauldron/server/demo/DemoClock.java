@@ -5,9 +5,9 @@ import cauldron.core.Tree;
 import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Run;
+import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.quantity.Numbers;
-import cauldron.core.sheet.Block;
-import cauldron.core.sheet.FilmPlan;
+import cauldron.core.block.films.FilmPlan;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -35,7 +35,7 @@ final class DemoClock extends DemoScript {
     void measure(DemoJournal journal, boolean all, Chance chance) {
         // A few count half swings, the commonest slip; it shows in their g.
         boolean halfSwings = chance.unit() < 0.15;
-        List<FilmPlan.Option> options = ((Block.Films) journal.sheet().block("films")).plan().choices().get(0).options();
+        List<FilmPlan.Option> options = ((FilmsBlock) journal.sheet().block("films")).plan().choices().get(0).options();
         for (int i = 0; i < (all ? 5 : 2); i++) {
             DemoJournal.Filmed filmed = journal.film("films", Tree.of("cord", options.get(i).id(), "release",
                     chance.unit() < 0.7 ? "keel" : "bilge", "bob", "m240"));

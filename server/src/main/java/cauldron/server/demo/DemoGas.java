@@ -3,12 +3,12 @@ package cauldron.server.demo;
 import cauldron.core.Chance;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
+import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.quantity.Numbers;
-import cauldron.core.sheet.BenchPlan;
-import cauldron.core.sheet.Block;
+import cauldron.core.block.bench.BenchPlan;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -71,7 +71,7 @@ final class DemoGas extends DemoScript {
 
     /** Runs the bench at a temperature. */
     private static Run prepared(DemoJournal journal, String block, double kelvin) {
-        BenchPlan plan = ((Block.Bench) journal.sheet().block(block)).plan();
+        BenchPlan plan = ((BenchBlock) journal.sheet().block(block)).plan();
         Map<String, Object> some = new LinkedHashMap<>(plan.setup());
         some.put("temperature", kelvin);
         Apparatus apparatus = Inventory.get(plan.apparatus());

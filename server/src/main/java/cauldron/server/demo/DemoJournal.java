@@ -1,5 +1,8 @@
 package cauldron.server.demo;
 
+import cauldron.core.block.films.FilmsBlock;
+import cauldron.core.block.graph.GraphBlock;
+import cauldron.core.block.table.TableBlock;
 import cauldron.core.inventory.Inventory;
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
@@ -7,8 +10,7 @@ import cauldron.core.analysis.Fit;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.quantity.Numbers;
-import cauldron.core.sheet.Block;
-import cauldron.core.sheet.FilmPlan;
+import cauldron.core.block.films.FilmPlan;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.notebooks.Notebooks;
@@ -72,7 +74,7 @@ final class DemoJournal {
     /** Asks for a recording. */
     Filmed film(String block, Map<String, Object> chosen) {
         send();
-        FilmPlan plan = ((Block.Films) sheet.block(block)).plan();
+        FilmPlan plan = ((FilmsBlock) sheet.block(block)).plan();
         Trials.TrialInfo trial = trials.make(id("trial" + count++), work.id(), student, block, chosen);
         return new Filmed(trial, plan.recipe(chosen, work.seed(), trial.number()), plan);
     }
@@ -113,7 +115,7 @@ final class DemoJournal {
 
     /** Adds a calculated column whose unit the student was asked to find. */
     void calculated(String table, String id, String name, String symbol, String formula, String found) {
-        List<Object> list = columns.computeIfAbsent(table, t -> new ArrayList<>(((Block.Table) sheet.block(t)).columns()));
+        List<Object> list = columns.computeIfAbsent(table, t -> new ArrayList<>(((TableBlock) sheet.block(t)).columns()));
         list.add(Tree.of("id", id, "name", name, "symbol", symbol, "unit", "", "kind", "calculated", "formula", formula, "found", found));
         add(table, "columns", Tree.of("columns", List.copyOf(list)));
     }
@@ -125,11 +127,11 @@ final class DemoJournal {
 
     /** Fits a line on a graph; gives gradient and intercept in the columns' units. */
     double[] line(String graph, String x, String y) {
-        String table = ((Block.Graph) sheet.block(graph)).table();
+        String table = ((GraphBlock) sheet.block(graph)).table();
         add(graph, "view", Tree.of("x", x, "y", y, "origin", true, "line", true));
         List<Object> rows = new ArrayList<>();
         cells.getOrDefault(table, Map.of()).forEach((row, values) -> rows.add(Tree.of("id", row, "cells", values)));
-        Object all = columns.containsKey(table) ? columns.get(table) : ((Block.Table) sheet.block(table)).columns();
+        Object all = columns.containsKey(table) ? columns.get(table) : ((TableBlock) sheet.block(table)).columns();
         return Fit.of(DataTable.of(Tree.of("columns", all, "rows", rows)), Tree.of("x", x, "y", y, "kind", "line")).result().values();
     }
 

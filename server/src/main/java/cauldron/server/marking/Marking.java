@@ -1,7 +1,9 @@
 package cauldron.server.marking;
 
+import cauldron.core.block.Block;
+import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerCheck;
-import cauldron.core.sheet.Block;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
@@ -62,7 +64,7 @@ public class Marking {
         boolean unmarked() {
             for (Sheet.Part part : progress.sheet().parts()) {
                 for (Block block : part.blocks()) {
-                    if (block instanceof Block.Explanation && !marked.containsKey(block.id())) {
+                    if (block instanceof ExplanationBlock && !marked.containsKey(block.id())) {
                         return true;
                     }
                 }
@@ -105,7 +107,7 @@ public class Marking {
     @Transactional
     public Checked check(UUID workId, Person student, String blockId, String number, String unit) {
         Assignments.Held held = assignments.hold(workId, student);
-        if (!(held.sheet().block(blockId) instanceof Block.NumberQuestion question)) {
+        if (!(held.sheet().block(blockId) instanceof NumberBlock question)) {
             throw Problems.notFound("question");
         }
         Progress progress = new Progress(held.sheet(), notebooks.notebook(workId, held.sheet()).slots(), Map.of());
@@ -131,7 +133,7 @@ public class Marking {
     @Transactional
     public void open(UUID workId, Person teacher, String blockId) {
         Assignments.Opened opened = assignments.open(workId, teacher);
-        if (opened.own() || !(opened.sheet().block(blockId) instanceof Block.NumberQuestion)) {
+        if (opened.own() || !(opened.sheet().block(blockId) instanceof NumberBlock)) {
             throw Problems.notFound("question");
         }
         openings.save(new Opening(workId, blockId, teacher.id(), clock.instant()));
@@ -179,7 +181,7 @@ public class Marking {
         }
         Map<UUID, Map<String, Tried>> map = new LinkedHashMap<>();
         all.forEach((work, blocks) -> blocks.forEach((block, list) -> {
-            if (sheets.get(work).block(block) instanceof Block.NumberQuestion question) {
+            if (sheets.get(work).block(block) instanceof NumberBlock question) {
                 Instant since = opened.getOrDefault(work + block, Instant.MIN);
                 long used = list.stream().filter(a -> a.madeAt().isAfter(since)).count();
                 Attempt best = list.get(0);

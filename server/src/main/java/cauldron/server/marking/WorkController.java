@@ -112,7 +112,7 @@ public class WorkController {
         UUID student = opened.work().studentId();
         return new WorkView(workId, opened.assignment().id(), opened.own(),
                 accounts.people(Set.of(student)).get(student).displayName(), Shown.toStudents(opened.sheet()),
-                standing.progress().notebook(),
+                standing.progress().written().slots(),
                 standing.trials().stream().map(t -> new TrialView(t.id(), t.block(), t.number(), t.chosen())).toList(),
                 tried, marks, standing.points(), opened.assignment().dueAt(), opened.work().submittedAt(),
                 opened.assignment().late(opened.work(), clock.instant()),

@@ -1,6 +1,8 @@
 package cauldron.server.notebooks;
 
-import cauldron.core.sheet.Block;
+import cauldron.core.block.Block;
+import cauldron.core.block.prediction.PredictionBlock;
+import cauldron.core.form.Oddities;
 import cauldron.core.sheet.NotebookReader;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
@@ -96,7 +98,7 @@ public class Notebooks {
             String id = entry == null || entry.id() == null ? "" : entry.id();
             String reason = refusal(held.sheet(), sealed, entry);
             if (reason == null && sealed.contains(entry.block())
-                    && held.sheet().block(entry.block()) instanceof Block.Prediction) {
+                    && held.sheet().block(entry.block()) instanceof PredictionBlock) {
                 // Only right where it is the entry that is kept already.
                 resent.add(entry);
             } else if (reason == null && entry.slot().equals("seal") && sealing(entry)) {
@@ -214,7 +216,7 @@ public class Notebooks {
     }
 
     private static String shortened(String text) {
-        return SlotReader.clean(text) ? text.substring(0, Math.min(40, text.length())) : "?";
+        return Oddities.isClean(text) ? text.substring(0, Math.min(40, text.length())) : "?";
     }
 
     /** What a prediction lacks before it can be sealed, with what came just before the seal in the same batch. */
@@ -224,7 +226,7 @@ public class Notebooks {
         before.stream().filter(e -> block.equals(e.get("block")))
                 .forEach(e -> reader.lay(block, (String) e.get("slot"), e.get("value")));
         return new Progress(held.sheet(), reader.slots(), Map.of())
-                .lackOfPrediction((Block.Prediction) held.sheet().block(block));
+                .lackOfPrediction((PredictionBlock) held.sheet().block(block));
     }
 
     private News read(Journal.Row row) {

@@ -1,5 +1,6 @@
 package cauldron.server.platform;
 
+import cauldron.core.form.Oddities;
 import cauldron.core.sheet.SlotReader;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -28,7 +29,7 @@ public class Texts {
         @Override
         public String deserialize(JsonParser parser, DeserializationContext context) {
             String text = super.deserialize(parser, context);
-            if (text != null && !SlotReader.clean(text)) {
+            if (text != null && !Oddities.isClean(text)) {
                 context.reportInputMismatch(String.class, "a text holds a character that no text can have");
             }
             return text;

@@ -1,5 +1,6 @@
 package cauldron.server.platform;
 
+import cauldron.core.form.Oddities;
 import cauldron.core.sheet.SlotReader;
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
@@ -20,7 +21,7 @@ public final class Words {
      * @throws org.springframework.web.ErrorResponseException naming the field where nothing is left, or too much
      */
     public static String name(String field, String told, String what, int longest) {
-        String seen = told == null || !SlotReader.clean(told) ? "" : Normalizer.normalize(told, Normalizer.Form.NFC)
+        String seen = told == null || !Oddities.isClean(told) ? "" : Normalizer.normalize(told, Normalizer.Form.NFC)
                 .replaceAll("[\\p{Cc}\\p{Cf}\\p{Co}\\p{Cn}\\u115F\\u1160\\u2800\\u3164\\uFFA0]", " ")
                 .replaceAll("[\\s\\p{Z}]+", " ").strip();
         if (seen.isEmpty()) {
@@ -42,7 +43,7 @@ public final class Words {
         if (told == null || told.codePointCount(0, told.length()) < FEWEST_IN_SECRET) {
             throw Problems.invalid("secret", "A secret has at least " + FEWEST_IN_SECRET + " characters.");
         }
-        if (!SlotReader.clean(told)) {
+        if (!Oddities.isClean(told)) {
             throw Problems.invalid("secret", "A secret can't hold this character.");
         }
         int bytes = bytes(told);
@@ -55,7 +56,7 @@ public final class Words {
 
     /** Whether a secret could ever have been chosen. */
     public static boolean possibleSecret(String told) {
-        return told != null && bytes(told) <= LONGEST_SECRET && SlotReader.clean(told);
+        return told != null && bytes(told) <= LONGEST_SECRET && Oddities.isClean(told);
     }
 
     private static int bytes(String text) {

@@ -2,8 +2,18 @@ package cauldron.server.reports;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.block.Block;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.films.FilmPlan;
+import cauldron.core.block.films.FilmsBlock;
+import cauldron.core.block.graph.GraphBlock;
+import cauldron.core.block.number.NumberBlock;
+import cauldron.core.block.prediction.PredictionBlock;
+import cauldron.core.block.table.TableBlock;
+import cauldron.core.block.text.TextBlock;
+import cauldron.core.block.vocabulary.VocabularyBlock;
 import cauldron.core.quantity.Numbers;
-import cauldron.core.sheet.Block;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
@@ -75,34 +85,34 @@ final class Report {
     }
 
     private void block(Block block, Element to) {
-        if (block instanceof Block.Text text) {
+        if (block instanceof TextBlock text) {
             to.append(Jsoup.parseBodyFragment(Shown.html(text.markdown())).body().html());
-        } else if (block instanceof Block.Vocabulary words) {
+        } else if (block instanceof VocabularyBlock words) {
             Element list = to.appendElement("dl");
-            for (Map<String, Object> term : words.terms()) {
-                list.appendElement("dt").text(Tree.text(term, "term"));
-                list.appendElement("dd").text(Tree.text(term, "meaning"));
+            for (VocabularyBlock.Term term : words.terms()) {
+                list.appendElement("dt").text(term.term());
+                list.appendElement("dd").text(term.meaning());
             }
-        } else if (block instanceof Block.Prediction prediction) {
+        } else if (block instanceof PredictionBlock prediction) {
             prediction(prediction, to);
-        } else if (block instanceof Block.Films films) {
+        } else if (block instanceof FilmsBlock films) {
             films(films, to);
-        } else if (block instanceof Block.Bench bench) {
+        } else if (block instanceof BenchBlock bench) {
             trials(bench, to);
-        } else if (block instanceof Block.Table table) {
+        } else if (block instanceof TableBlock table) {
             table(table, to);
-        } else if (block instanceof Block.Graph) {
+        } else if (block instanceof GraphBlock) {
             picture(block.id(), to, "The graph was not drawn.");
-        } else if (block instanceof Block.NumberQuestion question) {
+        } else if (block instanceof NumberBlock question) {
             question(question, to);
-        } else if (block instanceof Block.Explanation explanation) {
+        } else if (block instanceof ExplanationBlock explanation) {
             heading(to, explanation.prompt(), explanation.points());
             quoted(to, Tree.text(slot(block.id(), "answer"), "text", ""));
             mark(block, to);
         }
     }
 
-    private void prediction(Block.Prediction block, Element to) {
+    private void prediction(PredictionBlock block, Element to) {
         Element box = to.appendElement("div").addClass("prediction");
         box.appendElement("h3").text("Prediction: " + block.prompt());
         Map<String, Object> answer = slot(block.id(), "answer");
@@ -119,26 +129,25 @@ final class Report {
         box.appendElement("p").addClass("soft").text(standing.progress().isSealed(block.id()) ? "Sealed before measuring." : "Not sealed yet.");
     }
 
-    private void films(Block.Films block, Element to) {
+    private void films(FilmsBlock block, Element to) {
         List<Trials.TrialInfo> own = standing.trials().stream().filter(t -> t.block().equals(block.id())).toList();
         List<String> made = new ArrayList<>();
         for (Trials.TrialInfo trial : own) {
             List<String> words = new ArrayList<>();
-            for (Map<String, Object> choice : Tree.maps(block.forStudent(), "choices")) {
-                String chosen = Tree.text(trial.chosen(), Tree.text(choice, "id"), "");
-                Tree.maps(choice, "options").stream().filter(o -> Tree.text(o, "id").equals(chosen)).findFirst()
-                        .ifPresent(o -> words.add(Tree.text(o, "name")));
+            for (FilmPlan.Choice choice : block.plan().choices()) {
+                String chosen = Tree.text(trial.chosen(), choice.id(), "");
+                choice.options().stream().filter(o -> o.id().equals(chosen)).findFirst().ifPresent(o -> words.add(o.name()));
             }
             made.add(trial.number() + ": " + String.join(", ", words));
         }
         to.appendElement("p").text(made.isEmpty() ? "No recording was made." : "Recordings " + String.join(" · ", made));
     }
 
-    private void trials(Block.Bench block, Element to) {
+    private void trials(BenchBlock block, Element to) {
         List<String> kept = new ArrayList<>();
-        for (Map.Entry<String, Object> entry : standing.progress().notebook().getOrDefault(block.id(), Map.of()).entrySet()) {
-            Map<String, Object> trial = slot(block.id(), entry.getKey());
-            if (entry.getKey().startsWith("trial/") && !Tree.flag(trial, "removed")) {
+        for (String name : standing.progress().written().slots(block.id())) {
+            Map<String, Object> trial = slot(block.id(), name);
+            if (name.startsWith("trial/") && !Tree.flag(trial, "removed")) {
                 String note = Tree.text(trial, "note", "");
                 kept.add(Tree.text(trial, "name", "a trial") + (note.isBlank() ? "" : " (" + note + ")"));
             }
@@ -146,10 +155,10 @@ final class Report {
         to.appendElement("p").text(kept.isEmpty() ? "No trial was kept." : "Trials: " + String.join(" · ", kept));
     }
 
-    private void table(Block.Table block, Element to) {
+    private void table(TableBlock block, Element to) {
         Map<String, Object> tree = standing.progress().table(block);
         to.appendElement("h3").text(block.title());
-        new ReportTable(block, DataTable.of(tree), Tree.maps(tree, "rows"), standing.progress().notebook().getOrDefault(block.id(), Map.of()))
+        new ReportTable(block, DataTable.of(tree), Tree.maps(tree, "rows"), standing.progress().written().slots().getOrDefault(block.id(), Map.of()))
                 .appendTo(to);
     }
 
@@ -169,7 +178,7 @@ final class Report {
         }
     }
 
-    private void question(Block.NumberQuestion block, Element to) {
+    private void question(NumberBlock block, Element to) {
         heading(to, block.prompt(), block.points());
         Map<String, Object> answer = slot(block.id(), "answer");
         String number = Tree.text(answer, "number", "");
@@ -210,6 +219,6 @@ final class Report {
     }
 
     private Map<String, Object> slot(String block, String slot) {
-        return Tree.map(standing.progress().notebook().getOrDefault(block, Map.of()), slot);
+        return standing.progress().written().slot(block, slot);
     }
 }

@@ -2,7 +2,7 @@ package cauldron.server.reports;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
-import cauldron.core.sheet.Block;
+import cauldron.core.block.table.TableBlock;
 import java.util.List;
 import java.util.Map;
 import org.jsoup.nodes.Element;
@@ -17,12 +17,12 @@ final class ReportTable {
     private static final int MOST_COLUMNS = 40;
     private static final int LONGEST = 200;
 
-    private final Block.Table block;
+    private final TableBlock block;
     private final List<DataTable.Column> columns;
     private final List<Map<String, Object>> rows;
     private final Map<String, Object> slots;
 
-    ReportTable(Block.Table block, DataTable table, List<Map<String, Object>> rows, Map<String, Object> slots) {
+    ReportTable(TableBlock block, DataTable table, List<Map<String, Object>> rows, Map<String, Object> slots) {
         this.block = block;
         this.columns = shown(table.columns());
         this.rows = rows;

@@ -1,10 +1,11 @@
 package cauldron.server.trials;
 
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Recipe;
-import cauldron.core.sheet.Block;
-import cauldron.core.sheet.FilmPlan;
+import cauldron.core.block.films.FilmPlan;
 import cauldron.core.sheet.Progress;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.platform.Person;
@@ -60,7 +61,7 @@ public class Trials {
             }
             return before.info();
         }
-        if (!(held.sheet().block(block) instanceof Block.Films)) {
+        if (!(held.sheet().block(block) instanceof FilmsBlock)) {
             throw Problems.notFound("recording");
         }
         Progress progress = new Progress(held.sheet(), seals(held.sealed()), Map.of());
@@ -71,7 +72,7 @@ public class Trials {
         if (number > MOST) {
             throw Problems.conflict("too-many-trials", "There are already " + MOST + " recordings here.");
         }
-        FilmPlan plan = ((Block.Films) held.sheet().block(block)).plan();
+        FilmPlan plan = ((FilmsBlock) held.sheet().block(block)).plan();
         Recipe recipe;
         try {
             recipe = plan.recipe(chosen, held.work().seed(), number);
@@ -95,7 +96,7 @@ public class Trials {
      */
     public Film film(UUID trialId, String view, Person person) {
         Trial trial = trials.findById(trialId).orElseThrow(() -> Problems.notFound("trial"));
-        FilmPlan plan = ((Block.Films) assignments.open(trial.workId(), person).sheet().block(trial.block())).plan();
+        FilmPlan plan = ((FilmsBlock) assignments.open(trial.workId(), person).sheet().block(trial.block())).plan();
         if (!view.isEmpty() && !plan.views().contains(view)) {
             throw Problems.notFound("view");
         }
@@ -116,7 +117,7 @@ public class Trials {
         Map<String, List<Object>> chosen = new LinkedHashMap<>();
         list.forEach(t -> chosen.computeIfAbsent(t.block(), b -> new ArrayList<>()).add(t.chosen()));
         Map<String, Integer> counts = new LinkedHashMap<>();
-        chosen.forEach((block, all) -> counts.put(block, Progress.distinct(all)));
+        chosen.forEach((block, all) -> counts.put(block, BenchBlock.distinct(all)));
         return counts;
     }
 }

@@ -1,16 +1,17 @@
-package cauldron.core.sheet;
+package cauldron.core.block.films;
 
 import cauldron.core.Chance;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Action;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.form.Place;
 import cauldron.core.instrument.Instrument;
+import cauldron.core.inventory.Inventory;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -21,9 +22,7 @@ import java.util.Map;
  * What recordings a lab offers: choices by name, and behind each name settings that the student is to
  * find out. A hidden value may be a range; then every student has a personal one, drawn once.
  *
- * <p>Tree: {@code apparatus, views: [id], rate, seconds, fixed: {setting: value | {from, to}}, choices: [{id,
- * name, options: [{id, name, set: {setting: value | {from, to}}}]}], acts: [{act, from, to}], instruments:
- * [id]}. Each act is done at a time drawn between two for each trial, so that time zero isn't frame zero.
+ * <p>Each act is done at a time drawn between two for each trial, so that time zero isn't frame zero.
  * Several views are filmed in step. Instruments are those on the tray; without them, all that make sense.
  */
 public record FilmPlan(String apparatus, List<String> views, double rate, double seconds, Map<String, Object> fixed,
@@ -43,75 +42,46 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
 
     private static final double MAX_FRAMES = 7201;
 
-    static FilmPlan fromTree(Map<String, Object> tree, String place) {
-        List<Choice> choices = new ArrayList<>();
-        for (Map<String, Object> c : Tree.maps(tree, "choices")) {
-            List<Option> options = new ArrayList<>();
-            for (Map<String, Object> o : Tree.maps(c, "options")) {
-                options.add(new Option(Tree.text(o, "id"), Tree.text(o, "name"), Tree.map(o, "set")));
-            }
-            choices.add(new Choice(Tree.text(c, "id"), Tree.text(c, "name"), options));
-        }
-        List<Cue> acts = new ArrayList<>();
-        // Sheets of before had one view and one act.
-        List<String> views = tree.containsKey("view") ? List.of(Tree.text(tree, "view")) : Tree.texts(tree, "views");
-        List<Map<String, Object>> cues = tree.containsKey("start") ? List.of(Tree.map(tree, "start"))
-                : Tree.maps(tree, "acts");
-        for (Map<String, Object> a : cues) {
-            acts.add(new Cue(Tree.text(a, "act"), Tree.number(a, "from"), Tree.number(a, "to")));
-        }
-        FilmPlan plan = new FilmPlan(Tree.text(tree, "apparatus"), views, Tree.number(tree, "rate"),
-                Tree.number(tree, "seconds"), Tree.map(tree, "fixed"), choices, acts, Tree.texts(tree, "instruments"));
-        plan.check(place);
-        return plan;
-    }
-
-    private void check(String place) {
+    /** Notes all that its apparatus can't do. */
+    void check(Place at) {
         Manifest manifest;
         try {
             manifest = Inventory.get(apparatus).manifest();
-            for (Map.Entry<String, Object> entry : fixed.entrySet()) {
-                for (Object value : ends(entry.getValue())) {
-                    manifest.setting(entry.getKey()).check(value);
-                }
-            }
-            instruments.forEach(Instrument::get);
         } catch (IllegalArgumentException e) {
-            throw new SheetException(place, e.getMessage());
+            at.fault(e.getMessage());
+            return;
         }
-        if (!(rate > 0 && seconds > 0 && rate * seconds < MAX_FRAMES)) {
-            throw new SheetException(place, "a recording has 1 to 7200 frames");
+        checkSettings(manifest, fixed, at);
+        instruments.forEach(id -> tried(at, () -> Instrument.get(id)));
+        views.forEach(id -> tried(at, () -> manifest.view(id)));
+        if (!(rate * seconds < MAX_FRAMES)) {
+            at.fault("a recording has 1 to 7200 frames");
         }
         if (views.isEmpty()) {
-            throw new SheetException(place, "a recording needs at least one view");
-        }
-        for (String view : views) {
-            if (manifest.views().stream().noneMatch(v -> v.id().equals(view))) {
-                throw new SheetException(place, manifest.name() + " has no view “" + view + "”");
-            }
+            at.fault("a recording needs at least one view");
         }
         for (Cue cue : acts) {
-            if (manifest.acts().stream().noneMatch(a -> a.id().equals(cue.act()))) {
-                throw new SheetException(place, manifest.name() + " can't “" + cue.act() + "”");
-            }
-            if (!(cue.from() >= 0 && cue.to() >= cue.from())) {
-                throw new SheetException(place, "the act “" + cue.act() + "” needs times from 0 on, the later one last");
+            tried(at, () -> manifest.act(cue.act()));
+            if (cue.to() < cue.from()) {
+                at.fault("the act “" + cue.act() + "” needs times from 0 on, the later one last");
             }
         }
         for (Choice choice : choices) {
             for (Option option : choice.options()) {
-                for (Map.Entry<String, Object> entry : option.set().entrySet()) {
-                    String where = place + ", " + choice.name() + " " + option.name();
-                    try {
-                        Setting setting = manifest.setting(entry.getKey());
-                        for (Object value : ends(entry.getValue())) {
-                            setting.check(value);
-                        }
-                    } catch (IllegalArgumentException e) {
-                        throw new SheetException(where, e.getMessage());
-                    }
-                }
+                checkSettings(manifest, option.set(), at.in(choice.name() + " " + option.name()));
             }
+        }
+    }
+
+    private static void checkSettings(Manifest manifest, Map<String, Object> some, Place at) {
+        some.forEach((id, written) -> tried(at, () -> ends(written).forEach(manifest.setting(id)::check)));
+    }
+
+    private static void tried(Place at, Runnable what) {
+        try {
+            what.run();
+        } catch (IllegalArgumentException e) {
+            at.fault(e.getMessage());
         }
     }
 
@@ -210,18 +180,5 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
             return Chance.named(personal, purpose).between(Tree.number(range, "from"), Tree.number(range, "to"));
         }
         return value;
-    }
-
-    /** The names to choose from, and nothing of what they stand for. */
-    Map<String, Object> forStudent() {
-        List<Object> list = new ArrayList<>();
-        for (Choice choice : choices) {
-            List<Object> options = new ArrayList<>();
-            for (Option option : choice.options()) {
-                options.add(Tree.of("id", option.id(), "name", option.name()));
-            }
-            list.add(Tree.of("id", choice.id(), "name", choice.name(), "options", options));
-        }
-        return Tree.of("apparatus", apparatus, "views", views, "choices", list, "instruments", tray());
     }
 }

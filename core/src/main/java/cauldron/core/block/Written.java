@@ -1,0 +1,17 @@
+package cauldron.core.block;
+
+import java.util.List;
+import java.util.Map;
+
+/** What a student has written into a notebook so far. */
+public interface Written {
+
+    /** The newest value of one slot of a block, as it is stored; empty where nothing readable was written. */
+    Map<String, Object> slot(String block, String slot);
+
+    /** The names of a block's slots. */
+    List<String> slots(String block);
+
+    /** How many different recordings were made for a block. */
+    int recordings(String block);
+}

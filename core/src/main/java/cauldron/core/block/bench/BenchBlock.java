@@ -1,0 +1,139 @@
+package cauldron.core.block.bench;
+
+import static cauldron.core.form.Kinds.ANY;
+import static cauldron.core.form.Kinds.FLAG;
+import static cauldron.core.form.Kinds.list;
+import static cauldron.core.form.Kinds.map;
+import static cauldron.core.form.Kinds.number;
+import static cauldron.core.form.Kinds.text;
+import static cauldron.core.form.Kinds.whole;
+
+import cauldron.core.Tree;
+import cauldron.core.block.Block;
+import cauldron.core.block.BlockKind;
+import cauldron.core.block.Neighbours;
+import cauldron.core.block.Slot;
+import cauldron.core.block.Written;
+import cauldron.core.form.Field;
+import cauldron.core.form.Filled;
+import cauldron.core.form.Form;
+import cauldron.core.form.Place;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * An open bench, set up as the lab wants it; its trials are kept in the notebook.
+ *
+ * @param distinctTrials how many different trials are asked for
+ */
+public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implements Block {
+
+    @Override
+    public String type() {
+        return "bench";
+    }
+
+    /**
+     * A trial that was kept.
+     *
+     * @param removed whether the student took it away again
+     */
+    public record Kept(String name, String note, Double number, Map<String, Object> settings, boolean removed) {
+    }
+
+    /** Trials in a notebook that aren't deleted and differ in their settings from all others. */
+    public int distinct(Written written) {
+        List<Object> settings = new ArrayList<>();
+        for (String name : written.slots(id)) {
+            if (name.startsWith("trial/") && !Tree.flag(written.slot(id, name), "removed")) {
+                settings.add(Tree.map(written.slot(id, name), "settings"));
+            }
+        }
+        return distinct(settings);
+    }
+
+    /** How many of some settings differ; neither the order of names nor 1 for 1.0 makes a difference. */
+    public static int distinct(Iterable<?> settings) {
+        Set<Object> different = new LinkedHashSet<>();
+        settings.forEach(s -> different.add(plain(s)));
+        return different.size();
+    }
+
+    private static Object plain(Object value) {
+        if (value instanceof Number number) {
+            return number.doubleValue() + 0.0;
+        }
+        if (value instanceof Map<?, ?> tree) {
+            Map<Object, Object> map = new LinkedHashMap<>();
+            tree.forEach((k, v) -> map.put(k, plain(v)));
+            return map;
+        }
+        return value;
+    }
+
+    /** How it is declared, kept and done. */
+    public static final class Kind extends BlockKind<BenchBlock> {
+
+        private final Field<BenchBlock, String> apparatus = field("apparatus", text(60), (BenchBlock b) -> b.plan().apparatus());
+        private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(ANY), (BenchBlock b) -> b.plan().setup())
+                .otherwise(Map.of()).says("Settings it begins with.");
+        private final Field<BenchBlock, List<String>> open = field("open", list(text(60), 100), (BenchBlock b) -> b.plan().open())
+                .otherwise(List.of()).given(b -> b.plan().opened()).says("Settings that can be changed; without it, all.");
+        private final Field<BenchBlock, List<String>> readouts = field("readouts", list(text(60), 100),
+                (BenchBlock b) -> b.plan().readouts()).otherwise(List.of()).says("Channels shown as figures.");
+        private final Field<BenchBlock, List<String>> layers = field("layers", list(text(60), 100),
+                (BenchBlock b) -> b.plan().layers()).otherwise(List.of()).says("What is drawn over it.");
+        private final Field<BenchBlock, List<String>> histograms = field("histograms", list(text(60), 20),
+                (BenchBlock b) -> b.plan().histograms()).otherwise(List.of()).says("Distributions shown.");
+        private final Field<BenchBlock, List<String>> instruments = field("instruments", list(text(60), 40),
+                (BenchBlock b) -> b.plan().instruments()).otherwise(List.of()).given(b -> b.plan().tray())
+                .says("What lies on the tray; without it, all that make sense.");
+        private final Field<BenchBlock, Integer> distinct = field("distinctTrials", whole(0, 1000), BenchBlock::distinctTrials)
+                .otherwise(0).says("How many different trials are asked for.");
+        /** A trial that was kept: {@code trial/id}. */
+        public final Slot<Kept> trial = slot("trial", 1, new KeptForm());
+
+        /** The kind. */
+        public Kind() {
+            super("bench", "Bench", "An open bench, set up as the lab wants it.");
+        }
+
+        @Override
+        protected BenchBlock make(Filled f) {
+            return new BenchBlock(f.get(id), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(readouts),
+                    f.get(layers), f.get(histograms), f.get(instruments)), f.get(distinct));
+        }
+
+        @Override
+        protected void check(BenchBlock made, Place at) {
+            made.plan().check(at);
+        }
+
+        @Override
+        public String lack(BenchBlock block, Neighbours all, Written written) {
+            int have = block.distinct(written);
+            return have >= block.distinctTrials() ? null : have + " of " + block.distinctTrials() + " different trials run";
+        }
+    }
+
+    private static final class KeptForm extends Form<Kept> {
+        private final Field<Kept, String> name = field("name", text(1000), Kept::name).otherwise("");
+        private final Field<Kept, String> note = field("note", text(100_000), Kept::note).otherwise("");
+        private final Field<Kept, Double> number = field("number", number(), Kept::number).optional();
+        private final Field<Kept, Map<String, Object>> settings = field("settings", map(ANY), Kept::settings).otherwise(Map.of());
+        private final Field<Kept, Boolean> removed = field("removed", FLAG, Kept::removed).otherwise(false);
+
+        KeptForm() {
+            super("Kept", "A trial that was kept.");
+        }
+
+        @Override
+        protected Kept make(Filled f) {
+            return new Kept(f.get(name), f.get(note), f.get(number), f.get(settings), f.get(removed));
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** An open bench in a lab. */
+package cauldron.core.block.bench;

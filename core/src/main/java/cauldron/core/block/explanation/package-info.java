@@ -1,0 +1,2 @@
+/** A written explanation. */
+package cauldron.core.block.explanation;

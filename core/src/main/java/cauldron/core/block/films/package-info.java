@@ -1,0 +1,2 @@
+/** Recordings to ask for. */
+package cauldron.core.block.films;

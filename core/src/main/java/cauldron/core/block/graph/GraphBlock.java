@@ -1,0 +1,91 @@
+package cauldron.core.block.graph;
+
+import static cauldron.core.form.Kinds.ANY;
+import static cauldron.core.form.Kinds.FLAG;
+import static cauldron.core.form.Kinds.list;
+import static cauldron.core.form.Kinds.map;
+import static cauldron.core.form.Kinds.text;
+
+import cauldron.core.Tree;
+import cauldron.core.block.Block;
+import cauldron.core.block.BlockKind;
+import cauldron.core.block.Neighbours;
+import cauldron.core.block.Slot;
+import cauldron.core.block.Written;
+import cauldron.core.block.table.TableBlock;
+import cauldron.core.form.Field;
+import cauldron.core.form.Filled;
+import cauldron.core.form.Form;
+import cauldron.core.form.Place;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A graph of a table.
+ *
+ * @param line whether a straight line is to be fitted
+ */
+public record GraphBlock(String id, String table, boolean line) implements Block {
+
+    @Override
+    public String type() {
+        return "graph";
+    }
+
+    /** How a student looks at it: axes by the ids of columns, more columns along y, fits, and words below. */
+    public record Look(String x, String y, List<String> more, List<Map<String, Object>> fits, String caption, boolean line) {
+    }
+
+    /** How it is declared, kept and done. */
+    public static final class Kind extends BlockKind<GraphBlock> {
+
+        private final Field<GraphBlock, String> table = field("table", text(60), GraphBlock::table)
+                .says("The id of the table it shows.");
+        private final Field<GraphBlock, Boolean> line = field("line", FLAG, GraphBlock::line).otherwise(true)
+                .says("Whether a straight line is to be fitted.");
+        /** How the student looks at it. */
+        public final Slot<Look> view = slot("view", 0, new LookForm());
+
+        /** The kind. */
+        public Kind() {
+            super("graph", "Graph", "A graph of a table.");
+        }
+
+        @Override
+        protected GraphBlock make(Filled f) {
+            return new GraphBlock(f.get(id), f.get(table), f.get(line));
+        }
+
+        @Override
+        public void checkAmong(GraphBlock block, Neighbours all, Place at) {
+            if (all.block(block.table(), TableBlock.class) == null) {
+                at.fault("there is no table “" + block.table() + "”");
+            }
+        }
+
+        @Override
+        public String lack(GraphBlock block, Neighbours all, Written written) {
+            return !block.line() || Tree.flag(written.slot(block.id(), view.at()), "line") ? null : "fit a line on the graph";
+        }
+    }
+
+    private static final class LookForm extends Form<Look> {
+
+        private final Field<Look, String> x = field("x", text(200), Look::x).otherwise("");
+        private final Field<Look, String> y = field("y", text(200), Look::y).otherwise("");
+        private final Field<Look, List<String>> more = field("more", list(text(200), 100), Look::more).otherwise(List.of());
+        private final Field<Look, List<Map<String, Object>>> fits = field("fits", list(map(ANY), 100), Look::fits)
+                .otherwise(List.of());
+        private final Field<Look, String> caption = field("caption", text(4000), Look::caption).otherwise("");
+        private final Field<Look, Boolean> line = field("line", FLAG, Look::line).otherwise(false);
+
+        LookForm() {
+            super("Look", "How a student looks at a graph.");
+        }
+
+        @Override
+        protected Look make(Filled f) {
+            return new Look(f.get(x), f.get(y), f.get(more), f.get(fits), f.get(caption), f.get(line));
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** A graph of a table. */
+package cauldron.core.block.graph;

@@ -1,0 +1,2 @@
+/** What a student expects before measuring. */
+package cauldron.core.block.prediction;

@@ -1,0 +1,65 @@
+package cauldron.core.block.table;
+
+import cauldron.core.Tree;
+import cauldron.core.analysis.DataTable;
+import cauldron.core.block.Written;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** A student's table, gathered from the slots it was kept in. */
+public final class Gathered {
+
+    private Gathered() {
+    }
+
+    /** As {@code DataTable} takes it. */
+    public static Map<String, Object> table(TableBlock block, Written written) {
+        List<Map<String, Object>> typed = Tree.maps(written.slot(block.id(), "columns"), "columns");
+        List<Map<String, Object>> columns = typed.isEmpty() ? block.columns() : typed;
+        Set<String> slots = Set.copyOf(written.slots(block.id()));
+        List<Map<String, Object>> rows = new ArrayList<>();
+        for (String row : Tree.texts(written.slot(block.id(), "rows"), "order")) {
+            Map<String, Object> cells = new LinkedHashMap<>();
+            Map<String, Object> uncertainties = new LinkedHashMap<>();
+            for (Map<String, Object> c : columns) {
+                String column = Tree.text(c, "id");
+                String place = "cell/" + row + "/" + column;
+                if (slots.contains(place)) {
+                    Map<String, Object> cell = written.slot(block.id(), place);
+                    cells.put(column, Tree.text(cell, "text", ""));
+                    uncertainties.put(column, Tree.text(cell, "uncertainty", ""));
+                }
+            }
+            rows.add(Tree.of("id", row, "cells", cells, "uncertainties", uncertainties, "out",
+                    Tree.text(written.slot(block.id(), "row/" + row), "out", "")));
+        }
+        return Tree.of("columns", columns, "rows", rows);
+    }
+
+    /** Rows in which everything that is typed stands and can be read; what is worked out or constant isn't typed. */
+    public static int completeRows(DataTable table) {
+        int complete = 0;
+        int rows = table.columns().isEmpty() ? 0 : table.columns().get(0).values().length;
+        for (int row = 0; row < rows; row++) {
+            boolean full = true;
+            for (DataTable.Column column : table.columns()) {
+                full &= !column.byHand() || !column.text(row).isBlank() && column.troubles()[row] == null;
+            }
+            complete += full ? 1 : 0;
+        }
+        return complete;
+    }
+
+    /** Which unit is still to be found, in words; null where none is. */
+    static String unitLack(DataTable table) {
+        for (DataTable.Column column : table.columns()) {
+            if (column.calculated() && column.trouble() == null && !column.unitFound()) {
+                return "find the unit of " + column.symbol();
+            }
+        }
+        return null;
+    }
+}

@@ -1,0 +1,2 @@
+/** A table for readings. */
+package cauldron.core.block.table;

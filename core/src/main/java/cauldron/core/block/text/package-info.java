@@ -1,0 +1,2 @@
+/** Words to read. */
+package cauldron.core.block.text;

@@ -1,0 +1,2 @@
+/** Words to know. */
+package cauldron.core.block.vocabulary;
