@@ -62,6 +62,7 @@ export interface Recipe {
   actions: { time: number; action: Action }[];
 }
 
+export * from './sheets';
 export * from './tables';
 export * from './manifests';
 

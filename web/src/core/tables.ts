@@ -1,19 +1,11 @@
 /** Tables, formulas and fits, as the core works them out. */
 import * as door from './generated/notebook.js';
 import type { TableDoor } from './generated/notebook';
+import type { Column } from './generated/sheet';
 import type { Failure } from './index';
 
-export interface ColumnSpec {
-  id: string; name: string; symbol: string; unit: string; kind: 'label' | 'measured' | 'constant' | 'calculated';
-  formula?: string;
-  /** The value of a constant, as typed. */
-  constant?: string;
-  /** Of all cells that have none of their own, as typed. */
-  uncertainty?: string;
-  decimals?: number; figures?: number; description?: string;
-  /** The unit that the student was asked to find, as typed. */
-  found?: string;
-}
+/** A column, as it is declared and as a student may have changed it. */
+export type ColumnSpec = Column;
 export interface RowSpec {
   id: string; cells: Record<string, string>; uncertainties?: Record<string, string>;
   /** Why the row is left out, if it is. */
@@ -65,9 +57,10 @@ export const fitKinds = door.fitKinds() as { id: string; name: string }[];
 export class Worked {
   constructor(private readonly door: TableDoor, readonly columns: ColumnResult[]) {}
 
+  /** The core's own table, for what else the core is asked of it. */
+  get worked() { return this.door; }
+
   column(id: string) { return this.columns.find((c) => c.id === id); }
-  /** How many rows are complete, as handing in counts them. */
-  complete() { return this.door.complete() as number; }
   /** A fit, with the curve's heights at so many places. */
   fit(asked: FitAsked, from: number, to: number, places: number) { return this.door.fit(asked, from, to, places) as FitResult | Failure; }
   statistics(column: string) {

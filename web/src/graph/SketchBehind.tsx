@@ -1,9 +1,8 @@
-import { inUnit } from '../core';
-import type { SketchAsked, SketchAxis } from '../sheet/types';
+import { inUnit, type Sketch, type SketchAxis } from '../core';
 import type { Domain, GraphColumn, Scale } from './model';
 
 /** A sealed sketch and the axes it was drawn on. */
-export interface Expected { axes: SketchAsked; strokes: number[][] }
+export interface Expected { axes: Sketch; strokes: number[][] }
 
 /** Where an axis of the sketch begins and ends on the graph's: by its numbers, or, where it bears none, over all that is measured. */
 function ends(axis: SketchAxis, column: GraphColumn, full: [number, number]): [number, number] | null {

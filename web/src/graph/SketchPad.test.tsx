@@ -1,14 +1,14 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import { useState } from 'react';
-import type { SketchAsked } from '../sheet/types';
+import type { Sketch } from '../core';
 import type { GraphColumn } from './model';
 import { placed } from './SketchBehind';
 import { SketchPad } from './SketchPad';
 
 afterEach(cleanup);
 
-const axes: SketchAsked = {
+const axes: Sketch = {
   table: 't', x: { name: 'mass', symbol: 'm', unit: 'g', from: 0, to: 200 }, y: { name: 'period', symbol: 'T', unit: 's' },
 };
 

@@ -1,8 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { Eraser, Undo2 } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { printShort } from '../core';
-import type { SketchAsked, SketchAxis } from '../sheet/types';
+import { printShort, type Sketch, type SketchAxis } from '../core';
 import { Button, symbolText } from '../ui';
 import { PAD, ticks } from './model';
 
@@ -17,7 +16,7 @@ function title(a: SketchAxis) {
 }
 
 /** Empty axes to draw on by mouse, finger or keys; strokes are kept in shares of the axes. */
-export function SketchPad({ axes, strokes, fixed, onStrokes }: { axes: SketchAsked; strokes: number[][]; fixed: boolean; onStrokes: (s: number[][]) => void }) {
+export function SketchPad({ axes, strokes, fixed, onStrokes }: { axes: Sketch; strokes: number[][]; fixed: boolean; onStrokes: (s: number[][]) => void }) {
   const svg = useRef<SVGSVGElement>(null);
   const [line, setLine] = useState<number[] | null>(null);
   const [pen, setPen] = useState<[number, number] | null>(null);

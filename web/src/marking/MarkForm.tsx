@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { Button, inputClass, Trouble } from '../ui';
-import type { BlockOf } from '../sheet/types';
+import type { BlockOf } from '../core';
 
 /** A teacher's points and comment for one block. */
 export function MarkForm({ work, block, mark, onMarked }: { work: string; block: BlockOf<'number'> | BlockOf<'explanation'>; mark?: Schemas['MarkView']; onMarked: () => void }) {

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../app/dates';
-import type { BlockOf } from '../sheet/types';
+import type { BlockOf } from '../core';
 import { Button, Trouble } from '../ui';
 
 const VERDICTS: Record<string, string> = {

@@ -1,11 +1,10 @@
 import { Lock } from 'lucide-react';
 import { memo, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { countWords } from '../core';
+import { countWords, type Block, type BlockOf, type Sketched } from '../core';
 import { SketchPad } from '../graph/SketchPad';
 import type { Journal } from '../notebook/journal';
 import { Button, inputClass, Trouble } from '../ui';
-import type { Block, BlockOf, Sketched } from './types';
 
 export interface SheetContext {
   journal: Journal;

@@ -7,7 +7,7 @@ import type { InstrumentState } from '../instruments/useInstruments';
 import type { Journal } from '../notebook/journal';
 import { Trouble } from '../ui';
 import { nameOf, TrialBar } from './TrialBar';
-import type { BlockOf } from './types';
+import type { BlockOf } from '../core';
 
 export interface FilmPlace { trial: string | null; view: string; frame: number; placing: Placing }
 

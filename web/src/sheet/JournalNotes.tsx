@@ -2,7 +2,7 @@ import { Copy } from 'lucide-react';
 import type { Schemas } from '../api/client';
 import type { Journal } from '../notebook/journal';
 import { Button } from '../ui';
-import type { Sheet } from './types';
+import type { Sheet } from '../core';
 
 /** Words of a value, to show and to copy. */
 function textOf(value: Record<string, unknown>): string {

@@ -11,7 +11,7 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { distinct, type Manifest } from '../core';
+import { distinct, type BlockOf, type Manifest } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -21,7 +21,6 @@ import type { Journal } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
 import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
-import type { BlockOf } from './types';
 
 /** What the notebook needs to know of the bench: where it stands, and what its displays show. */
 export interface BenchNow { reading: () => Reading | undefined; state: InstrumentState }

@@ -7,7 +7,7 @@ import { Journal } from '../notebook/journal';
 import { DueFields, type Due } from '../classroom/DueFields';
 import { Button, Dialog, Select, Trouble } from '../ui';
 import { BlockView, type SheetContext } from './Blocks';
-import type { Sheet } from './types';
+import type { Sheet } from '../core';
 
 /** A lab as a student sees it, all parts open, to read before it is given to a class. */
 export default function LabPreview() {

@@ -1,5 +1,5 @@
 import { Lock } from 'lucide-react';
-import type { Part } from './types';
+import type { Part } from '../core';
 
 /** The parts in their order; those not open yet are locked. */
 export function PartNav({ parts, open, current, onGo }: { parts: Part[]; open: number; current: number; onGo: (i: number) => void }) {

@@ -2,7 +2,7 @@ import { FileText } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { askReport } from '../api/client';
 import { save } from '../app/save';
-import { workOut } from '../core';
+import { workOut, type BlockOf, type Sheet, type Sketched } from '../core';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
 import type { Fitted, GraphChoice } from '../graph/model';
 import { pngOf } from '../graph/picture';
@@ -10,7 +10,6 @@ import { SketchPad } from '../graph/SketchPad';
 import type { Journal } from '../notebook/journal';
 import { tableOf } from '../notebook/table';
 import { Button, symbolText } from '../ui';
-import type { BlockOf, Sheet, Sketched } from './types';
 import { expectedOf } from './expected';
 
 const SIZE = { w: 640, h: 400 };

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { Button, Select, Trouble } from '../ui';
-import type { BlockOf } from './types';
+import type { BlockOf } from '../core';
 
 export function nameOf(block: BlockOf<'films'>, trial: Schemas['TrialView']) {
   const names = block.choices.map((c) => c.options.find((o) => o.id === trial.chosen[c.id])?.name ?? '');

@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
-import { use, useEffect, useRef, useState } from 'react';
+import { use, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../app/dates';
+import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
 import { tableOf } from '../notebook/table';
-import { distinct, Worktable } from '../core';
 import type { Journal, Slots } from '../notebook/journal';
 import { useAllApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
@@ -18,7 +18,6 @@ import { KeptSign } from './KeptSign';
 import { PartNav } from './PartNav';
 import { ReportButton } from './ReportButton';
 import { SubmitDialog } from './SubmitDialog';
-import { openParts, type Block, type BlockOf, type Sheet } from './types';
 import { useJournal } from './useJournal';
 import { loadLabBench, Workbench } from './Workbench';
 
@@ -50,8 +49,8 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const readOnly = !data.own || !!data.submittedAt || data.closed;
   const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
   const queries = useQueryClient();
-  const sealed = (block: string) => journal.read<{ sealed?: boolean }>(block, 'seal')?.sealed === true;
-  const open = openParts(sheet, sealed);
+  const atWork = useMemo(() => new SheetAtWork(sheet), [sheet]);
+  const open = atWork.openParts((block) => journal.read(block, 'seal'));
   const place = `cauldron-place-${data.id}`;
   const [current, setCurrent] = useState(() => Math.min(open - 1, Number(sessionStorage.getItem(place) ?? (data.own ? 0 : sheet.parts.length - 1))));
   const [submitting, setSubmitting] = useState(false);
@@ -62,11 +61,10 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const refresh = () => queries.invalidateQueries({ queryKey: ['work', data.id] });
   const context: SheetContext = {
     journal, readOnly, tried: data.tried, marks: data.marks,
-    progress: (block) => progressOf(block, data, journal, tables.current),
+    progress: (block) => atWork.counted(block, knownOf(block, data, journal, tables.current)),
     lacks: (block) => {
-      const table = sheet.parts.flatMap((p) => p.blocks).find((b): b is BlockOf<'table'> => b.type === 'table' && b.id === block.restsOn);
-      const have = table ? completeRows(table, journal, tables.current) : 0;
-      return table && have < table.rows ? `This question opens when “${table.title}” has ${table.rows} complete rows. It has ${have}.` : '';
+      const table = atWork.restsOn(block);
+      return table ? atWork.waitsFor(block, worked(table, journal, tables.current)) : '';
     },
     async check(block, number, unit) {
       await journal.settle();
@@ -122,22 +120,14 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
 
 type Tables = Map<string, Worktable>;
 
-/** Complete rows as the core counts them; each table is worked out by differences. */
-function completeRows(block: BlockOf<'table'>, journal: Journal, tables: Tables): number {
+/** A table worked out by differences. */
+function worked(block: BlockOf<'table'>, journal: Journal, tables: Tables) {
   if (!tables.has(block.id)) tables.set(block.id, new Worktable());
-  return tables.get(block.id)!.update(tableOf(journal, block)).complete();
+  return tables.get(block.id)!.update(tableOf(journal, block));
 }
 
-function progressOf(block: Block, data: Schemas['WorkView'], journal: Journal, tables: Tables): string {
-  if (block.type === 'films') {
-    return `${distinct(data.trials.filter((t) => t.block === block.id).map((t) => t.chosen))} of ${block.distinctTrials}`;
-  }
-  if (block.type === 'bench') {
-    const trials = Object.entries(journal.all()[block.id] ?? {}).filter(([slot, t]) => slot.startsWith('trial/') && !t.removed);
-    return `${distinct(trials.map(([, t]) => t.settings ?? {}))} of ${block.distinctTrials} trials`;
-  }
-  if (block.type === 'table') return `${completeRows(block, journal, tables)} of ${block.rows} rows`;
-  if (block.type === 'graph' && !block.line) return '';
-  if (block.type === 'graph') return journal.read<{ line?: boolean }>(block.id, 'view')?.line ? 'line fitted' : 'no line yet';
-  return '';
+/** What the core needs to count a block's work. */
+function knownOf(block: Block, data: Schemas['WorkView'], journal: Journal, tables: Tables): Known {
+  if (block.type === 'table') return { table: worked(block, journal, tables) };
+  return { slots: journal.all()[block.id], chosen: data.trials.filter((t) => t.block === block.id).map((t) => t.chosen) };
 }

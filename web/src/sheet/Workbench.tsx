@@ -1,7 +1,7 @@
 import { use, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { Schemas } from '../api/client';
-import { uncertaintyOf, Worktable } from '../core';
+import { Worktable, uncertaintyOf, type Block, type BlockOf, type Sheet } from '../core';
 import { once } from '../core/once';
 import { EmptyBench } from '../films/FilmBench';
 import { lying } from '../instruments/placing';
@@ -18,7 +18,6 @@ import { Button, Dialog } from '../ui';
 import { expectedOf } from './expected';
 import { FilmDesk, type FilmPlace } from './FilmDesk';
 import type { BenchNow } from './LabBench';
-import type { Block, BlockOf, Sheet } from './types';
 
 interface Props {
   work: string;

@@ -1,6 +1,6 @@
 import type { Expected } from '../graph/SketchBehind';
 import type { Journal } from '../notebook/journal';
-import type { Sheet, Sketched } from './types';
+import type { Sheet, Sketched } from '../core';
 
 /** Sealed sketches of what a table will show. */
 export function expectedOf(sheet: Sheet, journal: Journal, table?: string): Expected[] {

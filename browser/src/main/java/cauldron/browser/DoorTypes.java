@@ -20,15 +20,17 @@ final class DoorTypes {
     /** Writes the declarations into the folder named by the only argument. */
     public static void main(String[] args) throws IOException {
         Path folder = Files.createDirectories(Path.of(args[0]));
-        write(folder.resolve("notebook.d.ts"), NotebookDoor.class, TableDoor.class);
+        write(folder.resolve("notebook.d.ts"), NotebookDoor.class, TableDoor.class, SheetDoor.class);
         write(folder.resolve("bench.d.ts"), BenchDoor.class, RunDoor.class);
     }
 
-    private static void write(Path file, Class<?> door, Class<?> object) throws IOException {
+    private static void write(Path file, Class<?> door, Class<?>... objects) throws IOException {
         StringBuilder out = new StringBuilder("// Generated from " + door.getName() + "; don't edit.\n");
-        out.append("export interface ").append(object.getSimpleName()).append(" {\n");
-        methods(object, false, out, "  ");
-        out.append("}\n");
+        for (Class<?> object : objects) {
+            out.append("export interface ").append(object.getSimpleName()).append(" {\n");
+            methods(object, false, out, "  ");
+            out.append("}\n");
+        }
         methods(door, true, out, "export function ");
         Files.writeString(file, out);
     }
@@ -44,7 +46,9 @@ final class DoorTypes {
     }
 
     private static String parameter(Parameter parameter) {
-        return parameter.getName() + ": " + type(parameter.getType());
+        // A door handed to another may be missing; everything else is always given.
+        boolean door = parameter.getType().getSimpleName().endsWith("Door");
+        return parameter.getName() + ": " + type(parameter.getType()) + (door ? " | null" : "");
     }
 
     private static String type(Class<?> type) {

@@ -73,6 +73,12 @@ public final class NotebookDoor {
         return all instanceof List ? BenchBlock.distinct((List<?>) all) : 0;
     }
 
+    /** A sheet as the server gives it to students, to ask how far one has come. */
+    @JSExport
+    public static SheetDoor openSheet(JSObject sheet) {
+        return new SheetDoor(Trees.mapFromJs(sheet));
+    }
+
     /** An empty table. */
     @JSExport
     public static TableDoor openTable() {

@@ -79,6 +79,9 @@ final class SheetTypes {
         if (schema.get("const") instanceof String word) {
             return "'" + word + "'";
         }
+        if (schema.get("type") instanceof List<?> each) {
+            return each.stream().map(String::valueOf).collect(Collectors.joining(" | "));
+        }
         switch (String.valueOf(schema.get("type"))) {
             case "integer":
             case "number":

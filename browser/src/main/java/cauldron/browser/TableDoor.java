@@ -5,7 +5,6 @@ import cauldron.core.analysis.DataTable;
 import cauldron.core.analysis.Fit;
 import cauldron.core.analysis.GraphMeasures;
 import cauldron.core.analysis.TableData;
-import cauldron.core.block.table.Gathered;
 import java.util.List;
 import java.util.Map;
 import org.teavm.jso.JSExport;
@@ -45,10 +44,9 @@ public final class TableDoor {
         table = DataTable.of(data);
     }
 
-    /** How many rows are complete: all that is typed stands and can be read. */
-    @JSExport
-    public int complete() {
-        return Gathered.completeRows(table);
+    /** As it was worked out last. */
+    DataTable table() {
+        return table;
     }
 
     /** What is to be said of a column as a whole: {@code {id, symbol, unit, calculated, trouble, troubleAt}}. */

@@ -91,7 +91,7 @@ class FirstLoadTest {
     void aDrawingThatCantBeFetchedIsToldAndNotAskedForAgainAndAgain() {
         AtomicInteger asked = new AtomicInteger();
         atWork((fresh, work) -> {
-            fresh.route("**/assets/PendulumScene-*", route -> {
+            fresh.route("**/assets/scene-*", route -> {
                 asked.incrementAndGet();
                 route.abort();
             });

@@ -9,6 +9,16 @@ public interface Block {
     /** The id of its kind. */
     String type();
 
+    /** What is still to do, in plain words after the part's title; null where nothing is. */
+    default String lack(Written written) {
+        return null;
+    }
+
+    /** How far it has come, in a few words beside it; empty where nothing is counted. */
+    default String counted(Written written) {
+        return "";
+    }
+
     /** Points it can bring; 0 where it isn't marked. */
     default double points() {
         return 0;

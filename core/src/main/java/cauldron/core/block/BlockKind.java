@@ -8,6 +8,7 @@ import cauldron.core.form.Place;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 
 /**
  * A kind of block: how one is declared on a sheet, what it keeps in a notebook, and when it is done.
@@ -42,8 +43,11 @@ public abstract class BlockKind<B extends Block> extends Form<B> {
         return type;
     }
 
-    /** Declares a place in the notebook, with so many parts after its name. */
-    protected final <V> Slot<V> slot(String name, int parts, Form<V> holds) {
+    /**
+     * Declares a place in the notebook, with so many parts after its name. What it holds is made when it is asked for: a
+     * page that only counts has no need of it.
+     */
+    protected final <V> Slot<V> slot(String name, int parts, Supplier<Form<V>> holds) {
         Slot<V> slot = new Slot<>(name, parts, holds);
         slots.add(slot);
         return slot;
@@ -54,12 +58,7 @@ public abstract class BlockKind<B extends Block> extends Form<B> {
         return slots;
     }
 
-    /** What is still to do, in plain words after the part's title; null where nothing is. */
-    public String lack(B block, Neighbours all, Written written) {
-        return null;
-    }
-
-    /** Looks for what is wrong between it and the other blocks of its sheet. */
+    /** Looks for what is wrong with it on its sheet, such as between it and the other blocks of its sheet. */
     public void checkAmong(B block, Neighbours all, Place at) {
         // Most speak of no other.
     }

@@ -1,6 +1,7 @@
 package cauldron.core.block;
 
 import cauldron.core.form.Form;
+import java.util.function.Supplier;
 
 /**
  * A place in a notebook where a block keeps something: a name, or the beginning of one with as many parts after it as
@@ -12,9 +13,9 @@ public final class Slot<V> {
 
     private final String name;
     private final int parts;
-    private final Form<V> holds;
+    private final Supplier<Form<V>> holds;
 
-    Slot(String name, int parts, Form<V> holds) {
+    Slot(String name, int parts, Supplier<Form<V>> holds) {
         this.name = name;
         this.parts = parts;
         this.holds = holds;
@@ -22,7 +23,7 @@ public final class Slot<V> {
 
     /** What it may hold. */
     public Form<V> holds() {
-        return holds;
+        return holds.get();
     }
 
     /** The part of its name that is always the same. */

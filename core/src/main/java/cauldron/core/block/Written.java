@@ -1,5 +1,6 @@
 package cauldron.core.block;
 
+import cauldron.core.analysis.DataTable;
 import java.util.List;
 import java.util.Map;
 
@@ -11,6 +12,9 @@ public interface Written {
 
     /** The names of a block's slots. */
     List<String> slots(String block);
+
+    /** A block's table, worked out. */
+    DataTable worked(Block table);
 
     /** How many different recordings were made for a block. */
     int recordings(String block);

@@ -27,6 +27,15 @@ public final class Kinds {
         }
     };
 
+    /** A number, a text or yes or no: what can be set. */
+    public static final Kind<Object> VALUE = new Simple<>(Tree.of("type", List.of("number", "string", "boolean"))) {
+        @Override
+        public Object read(Object value, Place at) {
+            boolean one = value instanceof Number || value instanceof String || value instanceof Boolean;
+            return one ? ANY.read(value, at) : wrong(at, "a number, a text or yes or no is needed");
+        }
+    };
+
     private Kinds() {
     }
 

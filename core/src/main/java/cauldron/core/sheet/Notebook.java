@@ -1,7 +1,11 @@
 package cauldron.core.sheet;
 
 import cauldron.core.Tree;
+import cauldron.core.analysis.DataTable;
+import cauldron.core.block.Block;
 import cauldron.core.block.Written;
+import cauldron.core.block.table.Gathered;
+import cauldron.core.block.table.TableBlock;
 import java.util.List;
 import java.util.Map;
 
@@ -21,6 +25,11 @@ public record Notebook(Map<String, Map<String, Object>> slots, Map<String, Integ
     @Override
     public List<String> slots(String block) {
         return List.copyOf(slots.getOrDefault(block, Map.of()).keySet());
+    }
+
+    @Override
+    public DataTable worked(Block table) {
+        return DataTable.of(Gathered.table((TableBlock) table, this));
     }
 
     @Override

@@ -10,6 +10,7 @@ import cauldron.core.marking.AnswerKey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /**
  * How far a student has come with a sheet.
@@ -31,11 +32,16 @@ public record Progress(Sheet sheet, Notebook written) {
 
     /** How many parts are open: up to and with the first one whose prediction isn't sealed yet. */
     public int openParts() {
+        return openParts(sheet.parts().stream().map(Sheet.Part::blocks).toList(), this::isSealed);
+    }
+
+    /** The same for the blocks of each part, given which predictions are sealed. */
+    public static int openParts(List<List<Block>> parts, Predicate<String> sealed) {
         int open = 0;
-        for (Sheet.Part part : sheet.parts()) {
+        for (List<Block> blocks : parts) {
             open++;
-            for (Block block : part.blocks()) {
-                if (block instanceof PredictionBlock prediction && !prediction.isSealed(written)) {
+            for (Block block : blocks) {
+                if (block instanceof PredictionBlock && !sealed.test(block.id())) {
                     return open;
                 }
             }
@@ -98,7 +104,7 @@ public record Progress(Sheet sheet, Notebook written) {
 
     /** What is still to do in a block, in plain words; null where nothing is. */
     public String lack(Block block) {
-        return Blocks.ALL.kindOf(block).lack(block, sheet, written);
+        return block.lack(written);
     }
 
     /**
@@ -117,7 +123,7 @@ public record Progress(Sheet sheet, Notebook written) {
 
     /** What a prediction still lacks before it can be sealed, in words; null where it is whole. */
     public String lackOfPrediction(PredictionBlock block) {
-        return block.lack(written);
+        return block.unsealable(written);
     }
 
     /** A student's table as {@code DataTable} takes it. */

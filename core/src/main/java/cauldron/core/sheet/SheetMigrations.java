@@ -29,7 +29,10 @@ final class SheetMigrations {
         return now;
     }
 
-    /** Version 2: recordings have several views and acts, where before they had one of each. */
+    /**
+     * Version 2: recordings have several views and acts, where before they had one of each; what a table asks and hides
+     * is said by yes or no, where before it was by words.
+     */
     private static Map<String, Object> manyViewsAndActs(Map<String, Object> sheet) {
         Map<String, Object> now = eachBlock(sheet, block -> {
             Map<String, Object> migrated = new LinkedHashMap<>(block);
@@ -41,10 +44,20 @@ final class SheetMigrations {
                 migrated.remove("start");
                 migrated.put("acts", List.of(block.get("start")));
             }
+            said(migrated, "units", "given", "asked", "unitsAsked");
+            said(migrated, "uncertainties", "shown", "hidden", "uncertaintiesHidden");
             return migrated;
         });
         now.put("version", 2.0);
         return now;
+    }
+
+    private static void said(Map<String, Object> block, String field, String no, String yes, String flag) {
+        Object word = block.get(field);
+        if (no.equals(word) || yes.equals(word)) {
+            block.remove(field);
+            block.put(flag, yes.equals(word));
+        }
     }
 
     @SuppressWarnings("unchecked")

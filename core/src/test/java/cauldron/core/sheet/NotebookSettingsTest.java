@@ -60,8 +60,8 @@ class NotebookSettingsTest {
     void theStudentsPageLearnsWhatIsAskedAndHidden() {
         assertThat(shown(sheet(table("units", "asked", "uncertainties", "hidden")), "t"))
                 .containsEntry("unitsAsked", true).containsEntry("uncertaintiesHidden", true);
-        assertThatThrownBy(() -> sheet(table("units", "hidden"))).isInstanceOf(SheetException.class)
-                .hasMessage("part one, block t, units: one of “given”, “asked” is needed");
+        assertThatThrownBy(() -> sheet(table("unitsAsked", "perhaps"))).isInstanceOf(SheetException.class)
+                .hasMessage("part one, block t, unitsAsked: yes or no is needed");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package cauldron.core.block.bench;
 
 import static cauldron.core.form.Kinds.ANY;
+import static cauldron.core.form.Kinds.VALUE;
 import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.map;
@@ -31,6 +32,17 @@ import java.util.Set;
  * @param distinctTrials how many different trials are asked for
  */
 public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implements Block {
+
+    @Override
+    public String lack(Written written) {
+        int have = distinct(written);
+        return have >= distinctTrials ? null : have + " of " + distinctTrials + " different trials run";
+    }
+
+    @Override
+    public String counted(Written written) {
+        return distinct(written) + " of " + distinctTrials + " trials";
+    }
 
     @Override
     public String type() {
@@ -79,7 +91,7 @@ public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implemen
     public static final class Kind extends BlockKind<BenchBlock> {
 
         private final Field<BenchBlock, String> apparatus = field("apparatus", text(60), (BenchBlock b) -> b.plan().apparatus());
-        private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(ANY), (BenchBlock b) -> b.plan().setup())
+        private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(VALUE), (BenchBlock b) -> b.plan().setup())
                 .otherwise(Map.of()).says("Settings it begins with.");
         private final Field<BenchBlock, List<String>> open = field("open", list(text(60), 100), (BenchBlock b) -> b.plan().open())
                 .otherwise(List.of()).given(b -> b.plan().opened()).says("Settings that can be changed; without it, all.");
@@ -95,7 +107,7 @@ public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implemen
         private final Field<BenchBlock, Integer> distinct = field("distinctTrials", whole(0, 1000), BenchBlock::distinctTrials)
                 .otherwise(0).says("How many different trials are asked for.");
         /** A trial that was kept: {@code trial/id}. */
-        public final Slot<Kept> trial = slot("trial", 1, new KeptForm());
+        public final Slot<Kept> trial = slot("trial", 1, KeptForm::new);
 
         /** The kind. */
         public Kind() {
@@ -109,14 +121,8 @@ public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implemen
         }
 
         @Override
-        protected void check(BenchBlock made, Place at) {
-            made.plan().check(at);
-        }
-
-        @Override
-        public String lack(BenchBlock block, Neighbours all, Written written) {
-            int have = block.distinct(written);
-            return have >= block.distinctTrials() ? null : have + " of " + block.distinctTrials() + " different trials run";
+        public void checkAmong(BenchBlock block, Neighbours all, Place at) {
+            block.plan().check(at);
         }
     }
 

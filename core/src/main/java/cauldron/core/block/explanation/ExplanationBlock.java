@@ -7,7 +7,6 @@ import static cauldron.core.form.Kinds.whole;
 import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
-import cauldron.core.block.Neighbours;
 import cauldron.core.block.Slot;
 import cauldron.core.block.Written;
 import cauldron.core.form.Field;
@@ -20,6 +19,12 @@ import cauldron.core.form.Form;
  * @param words the fewest that are asked for
  */
 public record ExplanationBlock(String id, String prompt, int words, double points) implements Block {
+
+    @Override
+    public String lack(Written written) {
+        int have = words(Tree.text(written.slot(id, "answer"), "text", ""));
+        return have >= words ? null : have + " of at least " + words + " words written";
+    }
 
     @Override
     public String type() {
@@ -50,7 +55,7 @@ public record ExplanationBlock(String id, String prompt, int words, double point
                 .says("The fewest words that are asked for.");
         private final Field<ExplanationBlock, Double> points = field("points", number(0, 1000), ExplanationBlock::points);
         /** What was written. */
-        public final Slot<Explained> answer = slot("answer", 0, new ExplainedForm());
+        public final Slot<Explained> answer = slot("answer", 0, ExplainedForm::new);
 
         /** The kind. */
         public Kind() {
@@ -60,12 +65,6 @@ public record ExplanationBlock(String id, String prompt, int words, double point
         @Override
         protected ExplanationBlock make(Filled f) {
             return new ExplanationBlock(f.get(id), f.get(prompt), f.get(words), f.get(points));
-        }
-
-        @Override
-        public String lack(ExplanationBlock block, Neighbours all, Written written) {
-            int have = words(Tree.text(written.slot(block.id(), answer.at()), "text", ""));
-            return have >= block.words() ? null : have + " of at least " + block.words() + " words written";
         }
     }
 

@@ -27,6 +27,17 @@ import java.util.Map;
 public record FilmsBlock(String id, FilmPlan plan, int distinctTrials) implements Block {
 
     @Override
+    public String lack(Written written) {
+        int have = written.recordings(id);
+        return have >= distinctTrials ? null : have + " of " + distinctTrials + " different recordings made";
+    }
+
+    @Override
+    public String counted(Written written) {
+        return written.recordings(id) + " of " + distinctTrials;
+    }
+
+    @Override
     public String type() {
         return "films";
     }
@@ -58,7 +69,7 @@ public record FilmsBlock(String id, FilmPlan plan, int distinctTrials) implement
         private final Field<FilmsBlock, Integer> distinct = field("distinctTrials", whole(0, 1000), FilmsBlock::distinctTrials)
                 .otherwise(0).says("How many different recordings are asked for.");
         /** Positions marked in a film, by the trial and the view. */
-        public final Slot<Markers> markers = slot("markers", 1, new MarkersForm());
+        public final Slot<Markers> markers = slot("markers", 1, MarkersForm::new);
 
         /** The kind. */
         public Kind() {
@@ -72,14 +83,8 @@ public record FilmsBlock(String id, FilmPlan plan, int distinctTrials) implement
         }
 
         @Override
-        protected void check(FilmsBlock made, Place at) {
-            made.plan().check(at);
-        }
-
-        @Override
-        public String lack(FilmsBlock block, Neighbours all, Written written) {
-            int have = written.recordings(block.id());
-            return have >= block.distinctTrials() ? null : have + " of " + block.distinctTrials() + " different recordings made";
+        public void checkAmong(FilmsBlock block, Neighbours all, Place at) {
+            block.plan().check(at);
         }
     }
 

@@ -28,6 +28,20 @@ import java.util.Map;
 public record GraphBlock(String id, String table, boolean line) implements Block {
 
     @Override
+    public String lack(Written written) {
+        return !line || hasLine(written) ? null : "fit a line on the graph";
+    }
+
+    @Override
+    public String counted(Written written) {
+        return !line ? "" : hasLine(written) ? "line fitted" : "no line yet";
+    }
+
+    private boolean hasLine(Written written) {
+        return Tree.flag(written.slot(id, "view"), "line");
+    }
+
+    @Override
     public String type() {
         return "graph";
     }
@@ -44,7 +58,7 @@ public record GraphBlock(String id, String table, boolean line) implements Block
         private final Field<GraphBlock, Boolean> line = field("line", FLAG, GraphBlock::line).otherwise(true)
                 .says("Whether a straight line is to be fitted.");
         /** How the student looks at it. */
-        public final Slot<Look> view = slot("view", 0, new LookForm());
+        public final Slot<Look> view = slot("view", 0, LookForm::new);
 
         /** The kind. */
         public Kind() {
@@ -61,11 +75,6 @@ public record GraphBlock(String id, String table, boolean line) implements Block
             if (all.block(block.table(), TableBlock.class) == null) {
                 at.fault("there is no table “" + block.table() + "”");
             }
-        }
-
-        @Override
-        public String lack(GraphBlock block, Neighbours all, Written written) {
-            return !block.line() || Tree.flag(written.slot(block.id(), view.at()), "line") ? null : "fit a line on the graph";
         }
     }
 

@@ -5,7 +5,6 @@ import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 
 import cauldron.core.Tree;
-import cauldron.core.analysis.DataTable;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Neighbours;
@@ -33,6 +32,11 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
     private static final int MOST_TRIES = 100;
 
     @Override
+    public String lack(Written written) {
+        return Tree.text(written.slot(id, "answer"), "number", "").isBlank() ? "answer the question" : null;
+    }
+
+    @Override
     public String type() {
         return "number";
     }
@@ -50,7 +54,7 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
             return null;
         }
         TableBlock table = all.block(restsOn, TableBlock.class);
-        int have = Gathered.completeRows(DataTable.of(Gathered.table(table, written)));
+        int have = Gathered.completeRows(written.worked(table));
         return have >= table.rows() ? null : "This question opens when “" + table.title() + "” has " + table.rows()
                 + " complete rows. It has " + have + ".";
     }
@@ -84,7 +88,7 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
                 .says("The table whose rows must be there before it opens; without it, that from which the key follows.");
         private final Field<NumberBlock, AnswerKey> key = field("key", new AnswerKeyForm(), NumberBlock::key).hidden();
         /** What was answered. */
-        public final Slot<Answered> answer = slot("answer", 0, new AnsweredForm());
+        public final Slot<Answered> answer = slot("answer", 0, AnsweredForm::new);
 
         /** The kind. */
         public Kind() {
@@ -109,11 +113,6 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
             } catch (IllegalArgumentException e) {
                 at.fault(e.getMessage());
             }
-        }
-
-        @Override
-        public String lack(NumberBlock block, Neighbours all, Written written) {
-            return Tree.text(written.slot(block.id(), answer.at()), "number", "").isBlank() ? "answer the question" : null;
         }
     }
 

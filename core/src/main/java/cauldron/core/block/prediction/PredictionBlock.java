@@ -28,6 +28,11 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
         implements Block {
 
     @Override
+    public String lack(Written written) {
+        return isSealed(written) ? null : "seal your prediction";
+    }
+
+    @Override
     public String type() {
         return "prediction";
     }
@@ -50,7 +55,7 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
     }
 
     /** What it still lacks before it can be sealed, in words; null where it is whole. */
-    public String lack(Written written) {
+    public String unsealable(Written written) {
         Map<String, Object> answer = written.slot(id, "answer");
         double choice = Tree.number(answer, "choice", -1);
         if (!choices.isEmpty() && !(choice >= 0 && choice < choices.size() && choice == Math.rint(choice))) {
@@ -85,11 +90,11 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
         private final Field<PredictionBlock, Sketch> sketch = field("sketch", new Sketch.SketchForm(), PredictionBlock::sketch)
                 .optional().says("Empty axes to sketch the expected graph on.");
         /** What was expected. */
-        public final Slot<Expected> answer = slot("answer", 0, new ExpectedForm());
+        public final Slot<Expected> answer = slot("answer", 0, ExpectedForm::new);
         /** What was sketched. */
-        public final Slot<Sketched> drawn = slot("sketch", 0, new SketchedForm());
+        public final Slot<Sketched> drawn = slot("sketch", 0, SketchedForm::new);
         /** Whether it was sealed. */
-        public final Slot<Seal> seal = slot("seal", 0, new SealForm());
+        public final Slot<Seal> seal = slot("seal", 0, SealForm::new);
 
         /** The kind. */
         public Kind() {
@@ -106,11 +111,6 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
             if (block.sketch() != null) {
                 block.sketch().check(all, at);
             }
-        }
-
-        @Override
-        public String lack(PredictionBlock block, Neighbours all, Written written) {
-            return block.isSealed(written) ? null : "seal your prediction";
         }
     }
 

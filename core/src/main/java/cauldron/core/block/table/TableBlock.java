@@ -4,12 +4,10 @@ import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
-import static cauldron.core.form.Kinds.word;
 
 import cauldron.core.analysis.DataTable;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
-import cauldron.core.block.Neighbours;
 import cauldron.core.block.Slot;
 import cauldron.core.block.Written;
 import cauldron.core.form.Field;
@@ -29,6 +27,18 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
                          boolean uncertaintiesHidden) implements Block {
 
     @Override
+    public String lack(Written written) {
+        DataTable table = written.worked(this);
+        int have = Gathered.completeRows(table);
+        return have < rows ? have + " of " + rows + " rows complete" : unitsAsked ? Gathered.unitLack(table) : null;
+    }
+
+    @Override
+    public String counted(Written written) {
+        return Gathered.completeRows(written.worked(this)) + " of " + rows + " rows";
+    }
+
+    @Override
     public String type() {
         return "table";
     }
@@ -41,40 +51,28 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
                 TableBlock::columns);
         private final Field<TableBlock, Integer> rows = field("rows", whole(0, 10_000), TableBlock::rows)
                 .says("How many complete rows are asked for.");
-        private final Field<TableBlock, String> units = field("units", word("given", "asked"),
-                (TableBlock t) -> t.unitsAsked() ? "asked" : "given").otherwise("given").hidden()
+        private final Field<TableBlock, Boolean> unitsAsked = field("unitsAsked", FLAG, TableBlock::unitsAsked).otherwise(false)
                 .says("Whether the student is to find the units of what is worked out.");
-        private final Field<TableBlock, String> uncertainties = field("uncertainties", word("shown", "hidden"),
-                (TableBlock t) -> t.uncertaintiesHidden() ? "hidden" : "shown").otherwise("shown").hidden()
-                .says("Whether ± is kept away.");
+        private final Field<TableBlock, Boolean> uncertaintiesHidden = field("uncertaintiesHidden", FLAG,
+                TableBlock::uncertaintiesHidden).otherwise(false).says("Whether ± is kept away.");
         /** The student's own columns, in order. */
-        public final Slot<TableSlots.Columns> ownColumns = slot("columns", 0, new TableSlots.ColumnsForm());
+        public final Slot<TableSlots.Columns> ownColumns = slot("columns", 0, TableSlots.ColumnsForm::new);
         /** The rows, in order. */
-        public final Slot<TableSlots.Rows> ownRows = slot("rows", 0, new TableSlots.RowsForm());
+        public final Slot<TableSlots.Rows> ownRows = slot("rows", 0, TableSlots.RowsForm::new);
         /** What stands in a cell: {@code cell/row/column}. */
-        public final Slot<TableSlots.Cell> cell = slot("cell", 2, new TableSlots.CellForm());
+        public final Slot<TableSlots.Cell> cell = slot("cell", 2, TableSlots.CellForm::new);
         /** What is said of a row: {@code row/id}. */
-        public final Slot<TableSlots.Said> row = slot("row", 1, new TableSlots.SaidForm());
+        public final Slot<TableSlots.Said> row = slot("row", 1, TableSlots.SaidForm::new);
 
         /** The kind. */
         public Kind() {
             super("table", "Table", "A table for readings.");
-            told("unitsAsked", FLAG, TableBlock::unitsAsked);
-            told("uncertaintiesHidden", FLAG, TableBlock::uncertaintiesHidden);
         }
 
         @Override
         protected TableBlock make(Filled f) {
-            return new TableBlock(f.get(id), f.get(title), f.get(columns), f.get(rows), f.get(units).equals("asked"),
-                    f.get(uncertainties).equals("hidden"));
-        }
-
-        @Override
-        public String lack(TableBlock block, Neighbours all, Written written) {
-            DataTable table = DataTable.of(Gathered.table(block, written));
-            int have = Gathered.completeRows(table);
-            return have < block.rows() ? have + " of " + block.rows() + " rows complete"
-                    : block.unitsAsked() ? Gathered.unitLack(table) : null;
+            return new TableBlock(f.get(id), f.get(title), f.get(columns), f.get(rows), f.get(unitsAsked),
+                    f.get(uncertaintiesHidden));
         }
     }
 }
