@@ -2,6 +2,7 @@ import { FolderOpen, GitCompare, Repeat, Spline, Trash2 } from 'lucide-react';
 import { use, useState } from 'react';
 import { dayAndTime } from '../app/dates';
 import { isShown, printShort, type Manifest, type SettingValues } from '../core';
+import { whyNotReplay } from '../core/models';
 import { sceneOf } from '../scenes';
 import { NO_LAYERS, pictureOfRun } from '../scenes/picture';
 import { Button, inputClass, Trouble } from '../ui';
@@ -42,24 +43,25 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
         </p>
       )}
       <ul className="flex flex-col gap-2">
-        {[...trials].reverse().map((t) => (
+        {[...trials].reverse().map((t) => ({ t, why: whyNotReplay(t.recipe) })).map(({ t, why }) => (
           <li key={t.id} className={`flex flex-col gap-1 rounded-house border p-2 ${t.id === current ? 'border-copper' : ''}`} data-trial={t.number}>
             <div className="flex gap-2">
               <Thumbnail m={m} trial={t} />
               <div className="min-w-0 flex-1">
                 <label className="flex items-center gap-1.5">
-                  <input type="checkbox" className="h-4 w-4 accent-(--copper)" aria-label={`Compare ${nameOf(t)}`} checked={ticked.includes(t.id)} onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id].slice(-2) : ticked.filter((x) => x !== t.id))} />
+                  <input type="checkbox" className="h-4 w-4 accent-(--copper)" aria-label={`Compare ${nameOf(t)}`} disabled={!!why} checked={ticked.includes(t.id)} onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id].slice(-2) : ticked.filter((x) => x !== t.id))} />
                   <input className="w-full min-w-0 rounded-house border border-transparent bg-transparent px-1 font-semibold hover:border-edge" aria-label={`Name of trial ${t.number}`} value={t.name} placeholder={`Trial ${t.number}`} maxLength={60} readOnly={readOnly} onChange={(e) => shelf.keep({ ...t, name: e.target.value })} />
                 </label>
                 <p className="text-fine text-soft">{dayAndTime(t.at)} · <span className="mono">{timeText(m, t.until, 1)}</span></p>
                 <p className="text-fine">{summary(m, t.recipe.settings)}</p>
+                {why && <p className="text-fine text-copper">{why}</p>}
               </div>
             </div>
             <input className={`${inputClass} min-h-7! text-fine`} aria-label={`Note on trial ${t.number}`} value={t.note} placeholder="note" maxLength={300} readOnly={readOnly} onChange={(e) => shelf.keep({ ...t, note: e.target.value })} />
             <div className="flex flex-wrap gap-1">
-              <Button small onClick={() => onOpen(t)} disabled={t.id === current}><FolderOpen size={13} aria-hidden />Open</Button>
+              <Button small onClick={() => onOpen(t)} disabled={t.id === current || !!why}><FolderOpen size={13} aria-hidden />Open</Button>
               {!readOnly && <Button small onClick={() => onRepeat(t)}><Repeat size={13} aria-hidden />Repeat</Button>}
-              <Button small aria-pressed={behind === t.id} className={behind === t.id ? 'border-copper! text-copper!' : ''} onClick={() => onBehind(behind === t.id ? null : t)}><Spline size={13} aria-hidden />Trace behind</Button>
+              <Button small disabled={!!why} aria-pressed={behind === t.id} className={behind === t.id ? 'border-copper! text-copper!' : ''} onClick={() => onBehind(behind === t.id ? null : t)}><Spline size={13} aria-hidden />Trace behind</Button>
               {!readOnly && <Button small aria-label={`Delete ${nameOf(t)}`} title="Delete" onClick={() => { shelf.keep({ ...t, removed: true }); setRemoved(t); setTicked(ticked.filter((x) => x !== t.id)); }}><Trash2 size={13} aria-hidden /></Button>}
             </div>
           </li>

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { initialSettings, type Manifest, type SettingValue, type SettingValues } from '../core';
-import { placed } from '../core/models';
+import { placed, whyNotReplay } from '../core/models';
 import { pictureOfRun, toMetres, type Picture } from '../scenes/picture';
 import type { Shape, Sketch } from './DrawOver';
 import type { KeptTrial, TrialShelf } from './trials';
@@ -85,6 +85,9 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   const perform = (side: number, act: string) => setTrouble(live.act(side, { type: 'perform', act }));
   /** Puts a kept trial back on the bench, to look at again or to go on from. */
   const load = (t: KeptTrial) => {
+    const why = whyNotReplay(t.recipe);
+    setTrouble(why || undefined);
+    if (why) return;
     keepAll();
     afresh();
     identities.current = [{ id: t.id, number: t.number, name: t.name, note: t.note, at: t.at }, null];

@@ -11,6 +11,8 @@ export function placed(apparatus: string, handle: string, x: number, y: number, 
 export function openRun(apparatus: string, settings: SettingValues, seed: number) {
   return door.openRun(apparatus, settings, seed) as Run;
 }
+/** Why a kept run can't be shown again here, in words; empty where it can. */
+export const whyNotReplay = (recipe: Recipe) => door.whyNotReplay(recipe);
 export function replay(recipe: Recipe, until: number) {
   return door.replay(recipe, until) as Run;
 }

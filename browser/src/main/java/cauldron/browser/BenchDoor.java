@@ -47,7 +47,19 @@ public final class BenchDoor {
         return new RunDoor(new Run(a, Settings.of(a.manifest(), Trees.mapFromJs(settings)), seed));
     }
 
-    /** A run replayed from its recipe up to a time. */
+    /** Why a recipe can't be replayed here, in words; empty where it can. */
+    @JSExport
+    public static String whyNotReplay(JSObject recipe) {
+        try {
+            Recipe read = Recipe.fromTree(Trees.mapFromJs(recipe));
+            Inventory.get(read.apparatus()).now(read);
+            return "";
+        } catch (IllegalArgumentException e) {
+            return e.getMessage();
+        }
+    }
+
+    /** A run replayed from its recipe up to a time; {@link #whyNotReplay} is to be asked first. */
     @JSExport
     public static RunDoor replay(JSObject recipe, double until) {
         return new RunDoor(Inventory.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));

@@ -26,7 +26,7 @@ import org.junit.jupiter.api.Test;
 /** Measures speed on this machine; run by {@code ./cauldron bench}. It judges nothing. */
 class Bench {
 
-    private static final Recipe RECIPE = new Recipe("pendulum", 1, Map.of("angle", 60.0, "drag", true), 1, List.of());
+    private static final Recipe RECIPE = new Recipe("pendulum", 2, Map.of("angle", 60.0, "drag", true), 1, List.of());
 
     private final StringBuilder table = new StringBuilder("\n| what | figure |\n|---|---|\n");
 

@@ -33,7 +33,7 @@ class ReplayTest {
         return page;
     }
 
-    private static final Recipe SPRING = new Recipe("hanging-spring", 1,
+    private static final Recipe SPRING = new Recipe("hanging-spring", 2,
             Map.of("spring", "soft", "heavy", true, "mass", 180.0, "drawn", 70.0, "damping", 0.02), 1,
             List.of(new Recipe.Timed(2.2, new Action.Change("mass", 260.0)),
                     new Recipe.Timed(5.5, new Action.Grab("body")),
@@ -42,7 +42,7 @@ class ReplayTest {
                     new Recipe.Timed(5.65, new Action.LetGo()),
                     new Recipe.Timed(30.0, new Action.Change("damping", 0.05))));
 
-    private static final Recipe RECIPE = new Recipe("pendulum", 1,
+    private static final Recipe RECIPE = new Recipe("pendulum", 2,
             Map.of("length", 0.93, "mass", 150.0, "size", "large", "angle", 47.0, "drag", true, "friction", 0.4), 1,
             List.of(new Recipe.Timed(4.3, new Action.Change("length", 1.21)),
                     new Recipe.Timed(9.87, new Action.Grab("bob")),
@@ -52,7 +52,7 @@ class ReplayTest {
                     new Recipe.Timed(23.4, new Action.Change("place", "moon")),
                     new Recipe.Timed(40.125, new Action.Change("drag", false))));
 
-    private static final Recipe GLIDER = new Recipe("propeller-glider", 1,
+    private static final Recipe GLIDER = new Recipe("propeller-glider", 2,
             Map.of("throttle", 40.0, "thrust", 1.9, "added", 350.0, "offset", 0.03, "drag", 0.02), 1,
             List.of(new Recipe.Timed(0.7, new Action.Perform("start")),
                     new Recipe.Timed(4.4, new Action.Perform("cut")),
@@ -63,7 +63,7 @@ class ReplayTest {
 
     private static final double PS = 1e-12;
 
-    private static final Recipe GAS = new Recipe("gas-cylinder", 1,
+    private static final Recipe GAS = new Recipe("gas-cylinder", 2,
             Map.of("gas1", "sulfur-hexafluoride", "count1", 3500.0, "gas2", "hydrogen", "count2", 900.0, "length", 30.0,
                     "partition", true, "heat", "heater", "power", 12.0), 6,
             List.of(new Recipe.Timed(60 * PS, new Action.Perform("take-out")),

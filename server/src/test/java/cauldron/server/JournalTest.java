@@ -16,6 +16,7 @@ import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
@@ -143,6 +144,22 @@ class JournalTest {
         assertThat(student.json(work).get("trials").size()).isEqualTo(1);
         String film = student.get("/api/trials/" + id + "/film").body();
         assertThat(film).hasSizeGreaterThan(1000).isEqualTo(student.get("/api/trials/" + id + "/film").body());
+    }
+
+    @Test
+    void aRecordingOfAnEarlierModelIsToldApartAndMadeAnew() {
+        seal();
+        Map<String, Object> chosen = Map.of("cord", "skua", "release", "deck", "bob", "m480");
+        UUID id = UUID.randomUUID();
+        Visitor.read(student.post(work + "/trials", Map.of("id", id, "block", "films", "chosen", chosen)));
+        ServerExtension.bean(JdbcClient.class).sql("update trial set recipe = jsonb_set(recipe, '{modelVersion}', '1') where id = ?")
+                .param(id).update();
+        HttpResponse<String> film = student.get("/api/trials/" + id + "/film");
+        assertThat(film.statusCode()).isEqualTo(410);
+        assertThat(Visitor.read(film).get("detail").asString()).contains("an earlier model of the pendulum", "made anew");
+        UUID again = UUID.randomUUID();
+        Visitor.read(student.post(work + "/trials", Map.of("id", again, "block", "films", "chosen", chosen)));
+        assertThat(student.get("/api/trials/" + again + "/film").statusCode()).isEqualTo(200);
     }
 
     @Test

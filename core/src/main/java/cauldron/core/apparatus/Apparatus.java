@@ -72,6 +72,31 @@ public abstract class Apparatus extends Declaration {
     public abstract Experiment prepare(Settings settings, int seed);
 
     /**
+     * What a recipe of an older version of the model is now, where it still gives the same numbers: one whose setting
+     * only got another name, say. Null where the numbers changed.
+     */
+    protected Recipe migrate(Recipe older) {
+        return null;
+    }
+
+    /**
+     * A recipe as today's model takes it. One that would give other numbers now is refused, never silently replayed.
+     *
+     * @throws OtherModelException telling why, for people
+     */
+    public final Recipe now(Recipe recipe) {
+        int version = manifest().modelVersion();
+        if (recipe.modelVersion() == version) {
+            return recipe;
+        }
+        Recipe migrated = recipe.modelVersion() < version ? migrate(recipe) : null;
+        if (migrated == null || migrated.modelVersion() != version) {
+            throw new OtherModelException(manifest(), recipe.modelVersion());
+        }
+        return migrated;
+    }
+
+    /**
      * What a view shows.
      *
      * <p>It may follow the settings only in coarse steps, so that a film's frame doesn't give away a

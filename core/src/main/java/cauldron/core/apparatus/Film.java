@@ -28,12 +28,13 @@ public record Film(double rate, int frames, int width, int height, double scale,
     private static final double LONGER_SIDE = 1000;
 
     /**
-     * Films a recipe of an apparatus from its beginning.
+     * Films a recipe of an apparatus from its beginning; one made with another version of the model is refused.
      *
      * @param rate    frames per second
      * @param seconds length of the film
      */
-    public static Film shoot(Apparatus apparatus, Recipe recipe, View view, double rate, double seconds) {
+    public static Film shoot(Apparatus apparatus, Recipe made, View view, double rate, double seconds) {
+        Recipe recipe = apparatus.now(made);
         Run run = Run.replay(apparatus, recipe, 0);
         Frame frame = run.frame(view);
         double scale = scale(frame);

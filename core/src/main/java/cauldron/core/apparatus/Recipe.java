@@ -2,6 +2,7 @@ package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -19,6 +20,20 @@ public record Recipe(String apparatus, int modelVersion, Map<String, Object> set
     public record Timed(double time, Action action) {
     }
 
+    /** The same of another version in which a setting has another name, for {@link Apparatus#migrate}. */
+    public Recipe renamed(int version, String before, String now) {
+        Map<String, Object> values = new LinkedHashMap<>();
+        settings.forEach((id, value) -> values.put(id.equals(before) ? now : id, value));
+        List<Timed> done = new ArrayList<>();
+        for (Timed timed : actions) {
+            Action action = timed.action();
+            done.add(action instanceof Action.Change change && change.setting().equals(before)
+                    ? new Timed(timed.time(), new Action.Change(now, change.value())) : timed);
+        }
+        return new Recipe(apparatus, version, values, seed, done);
+    }
+
+    /** All of it as plain data. */
     public Map<String, Object> toTree() {
         List<Object> list = new ArrayList<>();
         for (Timed timed : actions) {

@@ -54,8 +54,13 @@ public final class Run {
         sample();
     }
 
-    /** Replays a recipe of an apparatus from its beginning to a time. */
-    public static Run replay(Apparatus apparatus, Recipe recipe, double until) {
+    /**
+     * Replays a recipe of an apparatus from its beginning to a time.
+     *
+     * @throws OtherModelException if it was made with another version of the model, which gave other numbers
+     */
+    public static Run replay(Apparatus apparatus, Recipe made, double until) {
+        Recipe recipe = apparatus.now(made);
         Run run = new Run(apparatus, Settings.of(apparatus.manifest(), recipe.settings()), recipe.seed());
         for (Recipe.Timed timed : recipe.actions()) {
             if (timed.time() > until) {

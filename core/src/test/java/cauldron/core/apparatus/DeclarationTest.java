@@ -40,7 +40,7 @@ class DeclarationTest {
                 .first("c");
         final Amount other = amount("other", "o", "Other", "").within(0, 1).when(size, 7.0);
         final Channel odd = channel("odd", "o", "Odd", "smoot").typically(1, 0).decimals(-1);
-        final Flag nowhere = new Bead.Stray().flag;
+        final Flag nowhere = new Stray().flag;
         final Act act = act("do", "Do it").when(nowhere);
         final Layer trail = layer("trail", "Trail").trail(odd, foreign);
         final Handle handle = handle("grip", "grip", null, null);

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.Chance;
 import cauldron.core.Tree;
+import cauldron.core.bead.Bead;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -97,6 +98,30 @@ class RunTest {
     }
 
     @Test
+    void aRecipeOfAnotherModelIsNeverReplayedSilently() {
+        Apparatus pendulum = Inventory.get("pendulum");
+        int today = pendulum.manifest().modelVersion();
+        for (int other : new int[] {today - 1, today + 1}) {
+            Recipe recipe = new Recipe("pendulum", other, Map.of(), 1, List.of());
+            assertThatThrownBy(() -> Inventory.replay(recipe, 1)).isInstanceOf(OtherModelException.class)
+                    .hasMessageContaining(other < today ? "an earlier model of the pendulum" : "a newer model of the pendulum")
+                    .hasMessageContaining("made anew with the same settings");
+            assertThatThrownBy(() -> Inventory.shoot(recipe, "side", 10, 1)).isInstanceOf(OtherModelException.class);
+        }
+    }
+
+    @Test
+    void anOldRecipeWhoseNumbersStayedIsCarriedOver() {
+        Recipe old = new Recipe("bead", 0, Map.of("curvature", 2.0), 1, List.of(new Recipe.Timed(0.5, new Action.Change("curvature", 1.5))));
+        Recipe now = new Bead().now(old);
+        assertThat(now.settings()).isEqualTo(Map.of("bend", 2.0));
+        assertThat(now.actions().get(0).action()).isEqualTo(new Action.Change("bend", 1.5));
+        Run run = Run.replay(new Bead(), old, 1);
+        assertThat(run.recipe().modelVersion()).isEqualTo(1);
+        assertThat(run.settingsNow().toTree()).containsEntry("bend", 1.5);
+    }
+
+    @Test
     void stopsWhereItIsToldExactly() {
         Run run = fresh(Inventory.get("pendulum"));
         Manifest m = run.manifest();
@@ -173,7 +198,7 @@ class RunTest {
 
     @Test
     void aFilmShowsWhatTheCameraSawAndNothingElse() {
-        Recipe recipe = new Recipe("pendulum", 1, Map.of("held", true, "angle", 30.0, "length", 0.8), 1,
+        Recipe recipe = new Recipe("pendulum", 2, Map.of("held", true, "angle", 30.0, "length", 0.8), 1,
                 List.of(new Recipe.Timed(0.51, new Action.Perform("open-catch"))));
         Film film = Inventory.shoot(recipe, "side", 120, 2);
         assertThat(film.frames()).isEqualTo(241);

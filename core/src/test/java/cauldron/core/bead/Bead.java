@@ -11,6 +11,7 @@ import cauldron.core.apparatus.Gravity;
 import cauldron.core.apparatus.OdeExperiment;
 import cauldron.core.apparatus.Place;
 import cauldron.core.apparatus.Readings;
+import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Scene;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.View;
@@ -46,6 +47,12 @@ public final class Bead extends Apparatus {
     @Override
     public Experiment prepare(Settings settings, int seed) {
         return new Sliding(settings);
+    }
+
+    /** Of version 0 only the bend had another name. */
+    @Override
+    protected Recipe migrate(Recipe old) {
+        return old.renamed(1, "curvature", "bend");
     }
 
     private final class Sliding extends OdeExperiment {
@@ -89,10 +96,5 @@ public final class Bead extends Apparatus {
             out.put(bead, state()[at], a * state()[at] * state()[at]);
             out.put(height, 0.25 * a);
         }
-    }
-
-    /** A flag of nobody's, for tests of faults. */
-    public static final class Stray extends cauldron.core.apparatus.Declaration {
-        public final cauldron.core.apparatus.Flag flag = flag("stray");
     }
 }

@@ -22,6 +22,11 @@ public final class Problems {
         return problem(HttpStatus.CONFLICT, type, detail);
     }
 
+    /** Something that was there once and can't be had any more. */
+    public static ErrorResponseException gone(String type, String detail) {
+        return problem(HttpStatus.GONE, type, detail);
+    }
+
     /** A value that can't be taken. */
     public static ErrorResponseException invalid(String field, String detail) {
         ErrorResponseException e = problem(HttpStatus.BAD_REQUEST, "invalid", detail);

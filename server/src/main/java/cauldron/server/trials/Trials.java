@@ -4,6 +4,7 @@ import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Film;
+import cauldron.core.apparatus.OtherModelException;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.block.films.FilmPlan;
 import cauldron.core.sheet.Progress;
@@ -101,8 +102,12 @@ public class Trials {
             throw Problems.notFound("view");
         }
         String through = view.isEmpty() ? plan.views().get(0) : view;
-        return films.get(trialId + " " + through,
-                key -> Inventory.shoot(trial.recipe(), through, plan.rate(), plan.seconds()));
+        try {
+            return films.get(trialId + " " + through,
+                    key -> Inventory.shoot(trial.recipe(), through, plan.rate(), plan.seconds()));
+        } catch (OtherModelException e) {
+            throw Problems.gone("other-model", e.getMessage());
+        }
     }
 
     /** The trials of works. */

@@ -155,7 +155,7 @@ class PropellerGliderPhysicsTest {
 
     @Test
     void bothViewsAreFilmedInStepAndTheCloseUpCannotShowTheTrack() {
-        Recipe recipe = new Recipe("propeller-glider", 1, Map.of("throttle", 100.0), 1,
+        Recipe recipe = new Recipe("propeller-glider", 2, Map.of("throttle", 100.0), 1,
                 List.of(new Recipe.Timed(0.5, new Action.Perform("start")), new Recipe.Timed(3.0, new Action.Perform("cut"))));
         Film track = Inventory.shoot(recipe, "track", 120, 5);
         Film scale = Inventory.shoot(recipe, "scale", 120, 5);
