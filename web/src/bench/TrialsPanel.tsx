@@ -52,11 +52,11 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
                   <input type="checkbox" className="h-4 w-4 accent-(--copper)" aria-label={`Compare ${nameOf(t)}`} disabled={!!why} checked={ticked.includes(t.id)} onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id].slice(-2) : ticked.filter((x) => x !== t.id))} />
                   <input className="w-full min-w-0 rounded-house border border-transparent bg-transparent px-1 font-semibold hover:border-edge" aria-label={`Name of trial ${t.number}`} value={t.name} placeholder={`Trial ${t.number}`} maxLength={60} readOnly={readOnly} onChange={(e) => shelf.keep({ ...t, name: e.target.value })} />
                 </label>
-                <p className="text-fine text-soft">{dayAndTime(t.at)} · <span className="mono">{timeText(m, t.until, 1)}</span></p>
+                <p className="text-fine text-soft">{dayAndTime(t.at)} · <span className="mono whitespace-nowrap">{timeText(m, t.until, 1)}</span></p>
                 <p className="text-fine">{summary(m, t.recipe.settings)}</p>
-                {why && <p className="text-fine text-copper">{why}</p>}
               </div>
             </div>
+            {why && <p className="text-fine text-copper">{why}</p>}
             <input className={`${inputClass} min-h-7! text-fine`} aria-label={`Note on trial ${t.number}`} value={t.note} placeholder="note" maxLength={300} readOnly={readOnly} onChange={(e) => shelf.keep({ ...t, note: e.target.value })} />
             <div className="flex flex-wrap gap-1">
               <Button small onClick={() => onOpen(t)} disabled={t.id === current || !!why}><FolderOpen size={13} aria-hidden />Open</Button>

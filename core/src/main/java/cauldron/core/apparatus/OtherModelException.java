@@ -6,8 +6,8 @@ public final class OtherModelException extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
 
     OtherModelException(Manifest manifest, int version) {
-        super("This was made with " + (version < manifest.modelVersion() ? "an earlier" : "a newer") + " model of the "
-                + manifest.name().toLowerCase() + " (version " + version + "; here it is version " + manifest.modelVersion()
-                + "), which gave other numbers. It can't be shown again, but made anew with the same settings.");
+        super("Made with " + (version < manifest.modelVersion() ? "an earlier" : "a newer") + " model of the "
+                + manifest.name().toLowerCase() + " (version " + version + ", here it is " + manifest.modelVersion()
+                + "), which gave other numbers: it can't be shown again, but made anew with the same settings.");
     }
 }
