@@ -1,6 +1,6 @@
 package cauldron.server;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import java.sql.Timestamp;
 import java.time.Instant;
@@ -47,7 +47,7 @@ final class Corpus {
     /** The same with about a third of its values damaged. */
     @SuppressWarnings("unchecked")
     static Map<String, Object> damaged(Map<String, Object> good, int seed) {
-        Chance chance = new Chance(seed);
+        RandomSource chance = new RandomSource(seed);
         List<Object> entries = new ArrayList<>();
         for (Map<String, Object> entry : Tree.maps(good, "entries")) {
             Map<String, Object> copy = new LinkedHashMap<>(entry);

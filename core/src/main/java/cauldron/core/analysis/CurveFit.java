@@ -1,6 +1,6 @@
 package cauldron.core.analysis;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -184,7 +184,7 @@ public final class CurveFit {
         }
         list.add(first);
         list.add(solved(first));
-        Chance chance = new Chance(1);
+        RandomSource chance = new RandomSource(1);
         double wide = 0;
         for (double v : x) {
             wide = Math.max(wide, Math.abs(v));

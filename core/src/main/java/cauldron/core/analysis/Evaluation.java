@@ -20,7 +20,7 @@ final class Evaluation {
 
     private final Map<String, Value> columns;
     private final int rows;
-    private final Across across;
+    private final ColumnFunctions across;
 
     /**
      * @param columns columns by symbol, in SI
@@ -31,10 +31,10 @@ final class Evaluation {
     }
 
     /** @param sources for what is uncertain besides the columns, or null */
-    Evaluation(Map<String, Value> columns, int rows, boolean[] out, Across.Sources sources) {
+    Evaluation(Map<String, Value> columns, int rows, boolean[] out, ColumnFunctions.Sources sources) {
         this.columns = columns;
         this.rows = rows;
-        this.across = new Across(rows, out, sources);
+        this.across = new ColumnFunctions(rows, out, sources);
     }
 
     Value of(Formula formula) {

@@ -5,7 +5,7 @@ import java.util.List;
 
 /**
  * What a formula can call. Row by row: roots, absolute value, logarithms, exponentials, trigonometry (a pure
- * number is an angle in radians; columns in degrees are converted before), minimum and maximum. Across the
+ * number is an angle in radians; columns in degrees are converted before), minimum and maximum. ColumnFunctions the
  * rows of a column: statistics, rate of change, running sum, area so far, the row before and after.
  */
 enum Function {

@@ -4,7 +4,7 @@ import static cauldron.core.form.Kinds.text;
 
 import cauldron.core.form.Field;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -59,7 +59,7 @@ public abstract class BlockKind<B extends Block> extends Form<B> {
     }
 
     /** Looks for what is wrong with it on its sheet, such as between it and the other blocks of its sheet. */
-    public void checkAmong(B block, Neighbours all, Place at) {
+    public void checkAmong(B block, Neighbours all, Where at) {
         // Most speak of no other.
     }
 
@@ -69,7 +69,7 @@ public abstract class BlockKind<B extends Block> extends Form<B> {
     }
 
     @Override
-    protected final Place placeOf(Map<?, ?> tree, Place at) {
+    protected final Where placeOf(Map<?, ?> tree, Where at) {
         return at.named("block " + (tree.get("id") instanceof String given ? given : "without id"));
     }
 }

@@ -54,22 +54,22 @@ public abstract class Form<T> implements Kind<T> {
     protected abstract T make(Filled filled);
 
     /** Looks for what is wrong with one as a whole. */
-    protected void check(T made, Place at) {
+    protected void check(T made, Where at) {
         // Mostly every field says it all.
     }
 
     /** How the place of one is called, before it has been read. */
-    protected Place placeOf(Map<?, ?> tree, Place at) {
+    protected Where placeOf(Map<?, ?> tree, Where at) {
         return at;
     }
 
     @Override
-    public final T read(Object value, Place outside) {
+    public final T read(Object value, Where outside) {
         if (!(value instanceof Map<?, ?> tree)) {
             outside.fault("a group of fields is needed");
             return null;
         }
-        Place at = placeOf(tree, outside);
+        Where at = placeOf(tree, outside);
         int before = at.count();
         Object[] values = new Object[fields.size()];
         if (at.isStrict()) {
@@ -84,7 +84,7 @@ public abstract class Form<T> implements Kind<T> {
                 values[field.index()] = field.kind().read(written, at.in(field.name()));
             } else if (field.isNeeded()) {
                 // What is needed there is said by the kind itself.
-                Place here = at.in(field.name());
+                Where here = at.in(field.name());
                 int known = at.count();
                 field.kind().read(null, here);
                 if (at.count() == known) {
@@ -112,7 +112,7 @@ public abstract class Form<T> implements Kind<T> {
         return false;
     }
 
-    private void refuseUnknown(String key, Place at) {
+    private void refuseUnknown(String key, Where at) {
         if (knows(key) || fields.stream().anyMatch(f -> f.name().equals(key) && !f.isToldOnly())) {
             return;
         }

@@ -10,7 +10,7 @@ import java.util.Map;
 public interface Kind<V> {
 
     /** Reads a value of a tree; notes at its place what is wrong, and then answers null. Never throws. */
-    V read(Object value, Place at);
+    V read(Object value, Where at);
 
     /** The value as a tree holds it. */
     Object write(V value);

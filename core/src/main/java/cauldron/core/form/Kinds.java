@@ -13,7 +13,7 @@ public final class Kinds {
     /** Yes or no. */
     public static final Kind<Boolean> FLAG = new Simple<>(Tree.of("type", "boolean")) {
         @Override
-        public Boolean read(Object value, Place at) {
+        public Boolean read(Object value, Where at) {
             return value instanceof Boolean flag ? flag : wrong(at, "yes or no is needed");
         }
     };
@@ -21,7 +21,7 @@ public final class Kinds {
     /** Whatever a tree can hold, as long as it can be kept. */
     public static final Kind<Object> ANY = new Simple<>(Tree.of()) {
         @Override
-        public Object read(Object value, Place at) {
+        public Object read(Object value, Where at) {
             String odd = Oddities.of(value);
             return odd == null ? value : wrong(at, odd);
         }
@@ -30,7 +30,7 @@ public final class Kinds {
     /** A number, a text or yes or no: what can be set. */
     public static final Kind<Object> VALUE = new Simple<>(Tree.of("type", List.of("number", "string", "boolean"))) {
         @Override
-        public Object read(Object value, Place at) {
+        public Object read(Object value, Where at) {
             boolean one = value instanceof Number || value instanceof String || value instanceof Boolean;
             return one ? ANY.read(value, at) : wrong(at, "a number, a text or yes or no is needed");
         }
@@ -43,7 +43,7 @@ public final class Kinds {
     public static Kind<String> text(int most) {
         return new Simple<>(Tree.of("type", "string", "maxLength", (double) most)) {
             @Override
-            public String read(Object value, Place at) {
+            public String read(Object value, Where at) {
                 if (!(value instanceof String text)) {
                     return wrong(at, "a text is needed");
                 }
@@ -60,7 +60,7 @@ public final class Kinds {
         Kind<String> plain = text(most);
         return new Simple<>(Tree.of("type", "string", "maxLength", (double) most, "contentMediaType", "text/markdown")) {
             @Override
-            public String read(Object value, Place at) {
+            public String read(Object value, Where at) {
                 return plain.read(value, at);
             }
         };
@@ -70,7 +70,7 @@ public final class Kinds {
     public static Kind<Double> number(double from, double to) {
         return new Simple<>(range("number", from, to)) {
             @Override
-            public Double read(Object value, Place at) {
+            public Double read(Object value, Where at) {
                 if (!(value instanceof Number number) || Double.isNaN(number.doubleValue())) {
                     return wrong(at, "a number is needed");
                 }
@@ -89,7 +89,7 @@ public final class Kinds {
     public static Kind<Integer> whole(int from, int to) {
         return new Simple<>(range("integer", from, to)) {
             @Override
-            public Integer read(Object value, Place at) {
+            public Integer read(Object value, Where at) {
                 if (value instanceof Number number && number.doubleValue() == Math.rint(number.doubleValue())
                         && number.doubleValue() >= from && number.doubleValue() <= to) {
                     return number.intValue();
@@ -108,7 +108,7 @@ public final class Kinds {
     public static Kind<String> word(String... words) {
         return new Simple<>(Tree.of("enum", List.of(words))) {
             @Override
-            public String read(Object value, Place at) {
+            public String read(Object value, Where at) {
                 for (String word : words) {
                     if (word.equals(value)) {
                         return word;
@@ -123,7 +123,7 @@ public final class Kinds {
     public static <V> Kind<List<V>> list(Kind<V> of, int most) {
         return new Kind<>() {
             @Override
-            public List<V> read(Object value, Place at) {
+            public List<V> read(Object value, Where at) {
                 if (!(value instanceof List<?> items)) {
                     at.fault("a list is needed");
                     return null;
@@ -165,7 +165,7 @@ public final class Kinds {
     public static <V> Kind<Map<String, V>> map(Kind<V> of) {
         return new Kind<>() {
             @Override
-            public Map<String, V> read(Object value, Place at) {
+            public Map<String, V> read(Object value, Where at) {
                 if (!(value instanceof Map<?, ?> entries)) {
                     at.fault("a group of fields is needed");
                     return null;
@@ -190,7 +190,7 @@ public final class Kinds {
         };
     }
 
-    private static <V> V wrong(Place at, String what) {
+    private static <V> V wrong(Where at, String what) {
         at.fault(what);
         return null;
     }

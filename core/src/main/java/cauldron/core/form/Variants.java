@@ -34,7 +34,7 @@ public abstract class Variants<T> implements Kind<T> {
     }
 
     @Override
-    public final T read(Object value, Place at) {
+    public final T read(Object value, Where at) {
         if (!(value instanceof Map<?, ?> tree)) {
             at.fault("a group of fields is needed");
             return null;

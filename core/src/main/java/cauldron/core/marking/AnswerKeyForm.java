@@ -8,7 +8,7 @@ import static cauldron.core.form.Kinds.whole;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import cauldron.core.marking.AnswerKey.Following;
 import cauldron.core.marking.AnswerKey.Own;
 import cauldron.core.marking.AnswerKey.Slip;
@@ -51,7 +51,7 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
      * @throws IllegalArgumentException naming what is wrong
      */
     public static AnswerKey read(Object tree) {
-        Place at = Place.strict();
+        Where at = Where.strict();
         AnswerKey key = new AnswerKeyForm().read(tree, at);
         if (key == null) {
             throw new IllegalArgumentException(at.faults().get(0).text());
@@ -71,7 +71,7 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
     }
 
     @Override
-    protected void check(AnswerKey key, Place at) {
+    protected void check(AnswerKey key, Where at) {
         if (key.tolerance() == 0 && key.within() == 0) {
             at.fault(key.value() == 0 ? "tolerance: of a value of 0 no part can be asked. Give tolerance in its unit"
                     : "tolerancePercent or tolerance: one of them is needed");

@@ -2,7 +2,7 @@ package cauldron.core.sheet;
 
 import cauldron.core.block.Block;
 import cauldron.core.block.Neighbours;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,11 +22,11 @@ final class Among {
     }
 
     /** Checks every block among the others. */
-    static void check(Sheet sheet, Place at) {
+    static void check(Sheet sheet, Where at) {
         Map<String, Block> met = new LinkedHashMap<>();
         for (Sheet.Part part : sheet.parts()) {
             for (Block block : part.blocks()) {
-                Place here = at.in("part " + part.id()).in("block " + block.id());
+                Where here = at.in("part " + part.id()).in("block " + block.id());
                 if (met.putIfAbsent(block.id(), block) != null) {
                     here.fault("another block has this id");
                 }
@@ -36,9 +36,9 @@ final class Among {
     }
 
     /** Checks those blocks of a faulty sheet's tree that can be read. */
-    static void checkReadable(Map<String, Object> tree, Place at) {
+    static void checkReadable(Map<String, Object> tree, Where at) {
         Map<String, Block> readable = new LinkedHashMap<>();
-        Map<String, Place> places = new LinkedHashMap<>();
+        Map<String, Where> places = new LinkedHashMap<>();
         Map<String, Boolean> known = new LinkedHashMap<>();
         for (Object part : items(tree.get("parts"))) {
             if (!(part instanceof Map<?, ?> p)) {
@@ -48,11 +48,11 @@ final class Among {
                 if (!(written instanceof Map<?, ?> b) || !(b.get("id") instanceof String id)) {
                     continue;
                 }
-                Place here = at.in("part " + p.get("id")).in("block " + id);
+                Where here = at.in("part " + p.get("id")).in("block " + id);
                 if (known.put(id, true) != null) {
                     here.fault("another block has this id");
                 }
-                Block block = Blocks.ALL.read(written, Place.strict());
+                Block block = Blocks.ALL.read(written, Where.strict());
                 if (block != null) {
                     readable.put(id, block);
                     places.put(id, here);

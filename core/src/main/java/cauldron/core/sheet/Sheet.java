@@ -3,7 +3,7 @@ package cauldron.core.sheet;
 import cauldron.core.block.Block;
 import cauldron.core.block.Neighbours;
 import cauldron.core.form.Fault;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -30,11 +30,11 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
      * @throws SheetException telling all that is wrong, each with its place
      */
     public static Sheet fromTree(Map<String, Object> tree) {
-        Place at = Place.strict();
+        Where at = Where.strict();
         Map<String, Object> now = SheetMigrations.toNow(tree);
         Sheet sheet = FORM.read(now, at);
         if (sheet == null) {
-            Place among = Place.strict();
+            Where among = Where.strict();
             Among.checkReadable(now, among);
             List<Fault> all = new ArrayList<>(at.faults());
             among.faults().stream().filter(f -> !all.contains(f)).forEach(all::add);

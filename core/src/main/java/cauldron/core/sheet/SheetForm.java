@@ -10,7 +10,7 @@ import cauldron.core.block.Block;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import cauldron.core.sheet.Sheet.Part;
 import java.util.List;
 import java.util.Map;
@@ -37,7 +37,7 @@ public final class SheetForm extends Form<Sheet> {
     }
 
     @Override
-    protected void check(Sheet sheet, Place at) {
+    protected void check(Sheet sheet, Where at) {
         if (sheet.parts().isEmpty()) {
             at.fault("parts: a lab needs at least one part");
         }
@@ -55,7 +55,7 @@ public final class SheetForm extends Form<Sheet> {
         }
 
         @Override
-        protected Place placeOf(Map<?, ?> tree, Place at) {
+        protected Where placeOf(Map<?, ?> tree, Where at) {
             return tree.get("id") instanceof String given ? at.named("part " + given) : at;
         }
 

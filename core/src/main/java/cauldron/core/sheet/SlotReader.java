@@ -4,7 +4,7 @@ import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.Slot;
 import cauldron.core.form.Oddities;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.Map;
 
 /**
@@ -38,7 +38,7 @@ public final class SlotReader {
         }
         for (Slot<?> declared : Blocks.ALL.kindOf(block).slots()) {
             if (declared.isAt(slot)) {
-                Place at = Place.lenient();
+                Where at = Where.lenient();
                 declared.holds().read(value, at);
                 return at.count() == 0 ? null : at.faults().get(0).text();
             }

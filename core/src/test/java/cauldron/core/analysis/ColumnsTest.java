@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import java.util.ArrayList;
 import java.util.List;
@@ -141,7 +141,7 @@ class ColumnsTest {
         assertThat(t.column("q").text(0)).isEqualTo("0.50");
     }
 
-    private static String random(Chance chance, int depth) {
+    private static String random(RandomSource chance, int depth) {
         String[] atoms = {"t", "s", "2", "0.5", "π", "3e2", "v_0", "10"};
         int pick = (int) chance.between(0, depth <= 0 ? 0.999 : 8.999);
         String a = depth <= 0 ? "" : random(chance, depth - 1);
@@ -171,7 +171,7 @@ class ColumnsTest {
     void whatIsPrintedReadsAsTheSameFormula() {
         Set<String> symbols = Set.of("t", "s", "v_0");
         Map<String, Double> values = Map.of("t", 1.37, "s", 0.81, "v_0", 2.9);
-        Chance chance = new Chance(11);
+        RandomSource chance = new RandomSource(11);
         for (int n = 0; n < 2000; n++) {
             String typed = random(chance, 4);
             Formula first = Formula.parse(typed, symbols);
@@ -192,7 +192,7 @@ class ColumnsTest {
 
     @Test
     void hostileInputIsAFormulaOrATroubleWithAPlaceInIt() {
-        Chance chance = new Chance(5);
+        RandomSource chance = new RandomSource(5);
         String letters = "ts0129.,+-*/^()[]√∛²⁻°\"eπ;|<&_ΔµA ";
         for (int n = 0; n < 20_000; n++) {
             StringBuilder typed = new StringBuilder();

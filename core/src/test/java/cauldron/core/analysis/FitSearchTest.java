@@ -3,7 +3,7 @@ package cauldron.core.analysis;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -25,7 +25,7 @@ class FitSearchTest {
      *
      * @param ranges of each parameter, in the formula's order
      */
-    private static Map<String, Double> truth(List<String> names, double[][] ranges, Chance chance) {
+    private static Map<String, Double> truth(List<String> names, double[][] ranges, RandomSource chance) {
         Map<String, Double> map = new LinkedHashMap<>();
         for (int k = 0; k < ranges.length; k++) {
             map.put(names.get(k), chance.between(ranges[k][0], ranges[k][1]));
@@ -67,7 +67,7 @@ class FitSearchTest {
         Formula model = CurveFit.read(kind != null ? kind.formula() : own, "x", names);
         int worse = 0;
         for (int seed = 0; seed < sets; seed++) {
-            Chance chance = new Chance(1000 + seed);
+            RandomSource chance = new RandomSource(1000 + seed);
             double[] x = even(kind != null && kind.id().matches("power|inverse.*|logarithm") ? 0.1 * to : 0, to, fewest + chance.below(most - fewest + 1));
             Map<String, Double> truth = truth(names, ranges, chance);
             double[] y = curve(model, truth, x);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,7 +30,7 @@ class FitTest {
 
     private static DataTable made(String formula, double from, double to, int n, double noise) {
         Formula f = Formula.parse(formula, Set.of("x"));
-        Chance chance = new Chance(4);
+        RandomSource chance = new RandomSource(4);
         double[] x = new double[n];
         double[] y = new double[n];
         for (int i = 0; i < n; i++) {

@@ -43,7 +43,7 @@ class StatisticsTest {
 
     /** Two hundred values spread as a normal law about 5 with 1. */
     private static double[] own() {
-        cauldron.core.Chance chance = new cauldron.core.Chance(3);
+        cauldron.core.RandomSource chance = new cauldron.core.RandomSource(3);
         return java.util.stream.IntStream.range(0, 200).mapToDouble(i -> 5 + chance.exactNormal()).toArray();
     }
 

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.bead.Bead;
 import java.util.List;
@@ -31,7 +31,7 @@ class RunTest {
             Run straight = fresh(apparatus);
             straight.seek(12.3456 * second);
             Run wandering = fresh(apparatus);
-            Chance chance = new Chance(42);
+            RandomSource chance = new RandomSource(42);
             for (int i = 0; i < 200; i++) {
                 wandering.seek(chance.between(0, 14) * second);
             }
@@ -217,9 +217,9 @@ class RunTest {
 
     @Test
     void chanceIsTheSameEverywhereAndEven() {
-        Chance chance = new Chance(1);
+        RandomSource chance = new RandomSource(1);
         double first = chance.unit();
-        assertThat(new Chance(1).unit()).isEqualTo(first);
+        assertThat(new RandomSource(1).unit()).isEqualTo(first);
         double sum = 0;
         double squares = 0;
         int n = 100_000;

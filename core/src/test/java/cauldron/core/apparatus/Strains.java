@@ -1,6 +1,6 @@
 package cauldron.core.apparatus;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,7 +16,7 @@ public final class Strains {
     /** A run such as a busy student makes: odd settings, changes on the way, acts and grabs that are possible then. */
     public static Run strained(Apparatus apparatus, int seed, double until) {
         Manifest m = apparatus.manifest();
-        Chance chance = new Chance(seed);
+        RandomSource chance = new RandomSource(seed);
         Map<String, Object> some = new LinkedHashMap<>();
         m.settings().forEach(s -> {
             if (seed % 12 != 1 && chance.unit() < 0.6) {
@@ -43,7 +43,7 @@ public final class Strains {
         return run;
     }
 
-    private static Object any(Setting setting, Chance chance) {
+    private static Object any(Setting setting, RandomSource chance) {
         if (setting instanceof Amount a) {
             double steps = Math.floor((a.max() - a.min()) / a.step());
             double most = a.id().startsWith("count") ? Math.min(steps, 600 / a.step()) : steps;
@@ -56,7 +56,7 @@ public final class Strains {
         return chance.unit() < 0.5;
     }
 
-    private static List<Action> any(Run run, Manifest m, Chance chance) {
+    private static List<Action> any(Run run, Manifest m, RandomSource chance) {
         List<Setting> live = m.settings().stream().filter(Setting::isLive).toList();
         double which = chance.unit();
         if (which < 0.3 && !m.acts().isEmpty()) {

@@ -9,7 +9,7 @@ import static cauldron.core.form.Kinds.word;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -63,7 +63,7 @@ class FormTest {
         }
 
         @Override
-        protected void check(Stool made, Place at) {
+        protected void check(Stool made, Where at) {
             if (made.legs().size() < made.seats()) {
                 at.fault("fewer legs than seats");
             }
@@ -72,7 +72,7 @@ class FormTest {
 
     private static final StoolForm FORM = new StoolForm();
 
-    private static List<String> faults(Object tree, Place at) {
+    private static List<String> faults(Object tree, Where at) {
         assertThat(FORM.read(tree, at)).isNull();
         return at.faults().stream().map(Fault::text).toList();
     }
@@ -85,7 +85,7 @@ class FormTest {
     void whatIsSoundIsReadAndWrittenAgain() {
         Map<String, Object> tree = Tree.of("title", "Milking", "seats", 1.0, "wood", "ash", "legs", List.of(leg("a", 0.4), leg("b", 0.5)),
                 "prices", Tree.of("new", 12.5), "secret", "s3cret");
-        Stool stool = FORM.read(tree, Place.strict());
+        Stool stool = FORM.read(tree, Where.strict());
         assertThat(stool.legs()).containsExactly(new Leg("a", 0.4), new Leg("b", 0.5));
         assertThat(FORM.write(stool)).isEqualTo(tree);
         assertThat(FORM.show(stool)).doesNotContainKey("secret").containsEntry("legCount", 2.0)
@@ -95,18 +95,18 @@ class FormTest {
     @Test
     void allFaultsAreToldTogetherEachWithItsPlace() {
         assertThat(faults(Tree.of("titel", "x", "seats", 2.5, "wood", "glass", "legs", List.of(leg("a", 3), 7, leg("break", 1), leg("toolong", "x")),
-                "prices", Tree.of("new", "dear"), "legCount", 2.0), Place.strict())).containsExactlyInAnyOrder(
+                "prices", Tree.of("new", "dear"), "legCount", 2.0), Where.strict())).containsExactlyInAnyOrder(
                 "there is no field “titel” here; is “title” meant?", "there is no field “legCount” here", "title: a text is needed",
                 "seats: a whole number from 1 to 3 is needed", "wood: one of “oak”, “ash” is needed",
                 "legs 1, length: a number from 0 to 2 is needed", "legs 2: a group of fields is needed", "legs 3: a leg may not break",
                 "legs 4, name: at most 5 characters", "legs 4, length: a number is needed", "prices, new: a number is needed");
-        assertThat(faults(Tree.of("title", "x", "seats", 2.0, "wood", "oak", "legs", List.of(leg("a", 1))), Place.strict()))
+        assertThat(faults(Tree.of("title", "x", "seats", 2.0, "wood", "oak", "legs", List.of(leg("a", 1))), Where.strict()))
                 .containsExactly("fewer legs than seats");
     }
 
     @Test
     void whatProgramsAddedIsPassedOver() {
-        Place at = Place.lenient();
+        Where at = Where.lenient();
         assertThat(FORM.read(Tree.of("title", "x", "wood", "oak", "legs", List.of(leg("a", 1)), "future", 1.0), at)).isNotNull();
         assertThat(at.faults()).isEmpty();
     }
@@ -143,7 +143,7 @@ class FormTest {
     @Test
     void nothingOddIsThrownThrough() {
         Object[] odd = {null, 7, "x", true, List.of(), List.of(List.of()), Map.of(), Map.of(1, 2), Double.NaN, "\ud800", 1e308, -1L};
-        Chance chance = new Chance(3);
+        RandomSource chance = new RandomSource(3);
         for (int i = 0; i < 5000; i++) {
             Map<Object, Object> tree = new LinkedHashMap<>();
             for (String field : List.of("title", "seats", "wood", "legs", "prices", "secret", "note", "x")) {
@@ -159,7 +159,7 @@ class FormTest {
                 }
                 tree.put("legs", legs);
             }
-            Place at = Place.strict();
+            Where at = Where.strict();
             Stool read = FORM.read(chance.unit() < 0.02 ? odd[chance.below(odd.length)] : tree, at);
             assertThat(read == null).as("%s %s", tree, at.faults()).isEqualTo(at.count() > 0);
         }

@@ -2,7 +2,7 @@ package cauldron.core.inventory;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Channel;
@@ -47,7 +47,7 @@ class ContractTest {
     void anyCutIntoFramesGivesTheSameNumbers(Apparatus apparatus) {
         Run straight = fresh(apparatus, Map.of());
         straight.seek(until(apparatus));
-        Chance chance = new Chance(5);
+        RandomSource chance = new RandomSource(5);
         Run cut = fresh(apparatus, Map.of());
         while (cut.time() < until(apparatus)) {
             cut.advance(Math.min(until(apparatus) - cut.time(), until(apparatus) * 0.02 * chance.unit()), null);
@@ -67,7 +67,7 @@ class ContractTest {
             double[] channels = run.channels().clone();
             double[] scene = run.scene().values().clone();
             double[] events = run.events();
-            Chance chance = new Chance(seed);
+            RandomSource chance = new RandomSource(seed);
             for (int i = 0; i < 20; i++) {
                 run.seek(until(apparatus) * chance.unit());
             }

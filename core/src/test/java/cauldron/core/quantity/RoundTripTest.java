@@ -3,7 +3,7 @@ package cauldron.core.quantity;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import org.junit.jupiter.api.Test;
 
 /** What is printed can be read again, for many units and numbers; the seed is printed with a failure. */
@@ -13,7 +13,7 @@ class RoundTripTest {
 
     @Test
     void everyPrintedUnitReadsBackAsItself() {
-        Chance chance = new Chance(SEED);
+        RandomSource chance = new RandomSource(SEED);
         for (int i = 0; i < 2000; i++) {
             Dimension d = Dimension.of(power(chance), power(chance), power(chance), power(chance), power(chance), 0, 0);
             if (i % 4 == 0) {
@@ -26,7 +26,7 @@ class RoundTripTest {
         }
     }
 
-    private static int power(Chance chance) {
+    private static int power(RandomSource chance) {
         return chance.below(7) - 3;
     }
 
@@ -43,7 +43,7 @@ class RoundTripTest {
 
     @Test
     void printedNumbersReadBackWithinTheirLastFigure() {
-        Chance chance = new Chance(SEED);
+        RandomSource chance = new RandomSource(SEED);
         for (int i = 0; i < 5000; i++) {
             double value = (chance.unit() - 0.5) * Math.pow(10, chance.between(-12, 12));
             int figures = 1 + chance.below(8);

@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import org.junit.jupiter.api.Test;
 
 /** Units made by chance: read, printed and read again; the algebra of their dimensions; hostile input. */
 class UnitReaderPropertiesTest {
 
     private static final String[] SYMBOLS = {"m", "cm", "kg", "g", "s", "ms", "N", "J", "Pa", "kPa", "A", "V", "mol", "K", "Ω", "W", "µm"};
-    private final Chance chance = new Chance(21);
+    private final RandomSource chance = new RandomSource(21);
 
     private int below(int n) {
         return (int) chance.between(0, n - 1e-9);

@@ -5,7 +5,7 @@ import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface ActRepository extends JpaRepository<Act, UUID> {
+interface ActRepository extends JpaRepository<AuditEntry, UUID> {
 
-    List<Act> findBySeqLessThanOrderBySeqDesc(long seq, Limit most);
+    List<AuditEntry> findBySeqLessThanOrderBySeqDesc(long seq, Limit most);
 }

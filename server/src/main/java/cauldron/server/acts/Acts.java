@@ -30,12 +30,12 @@ public class Acts {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void keep(Person who, String what, String about) {
-        acts.save(new Act(who.id(), who.displayName() + " (" + who.userName() + ")", what, about, clock.instant()));
+        acts.save(new AuditEntry(who.id(), who.displayName() + " (" + who.userName() + ")", what, about, clock.instant()));
     }
 
     /** The newest before one, newest first. */
     @Transactional(readOnly = true)
     List<ActController.ActView> before(long seq) {
-        return acts.findBySeqLessThanOrderBySeqDesc(seq, Limit.of(PAGE)).stream().map(Act::view).toList();
+        return acts.findBySeqLessThanOrderBySeqDesc(seq, Limit.of(PAGE)).stream().map(AuditEntry::view).toList();
     }
 }

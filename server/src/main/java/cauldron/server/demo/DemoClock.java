@@ -1,6 +1,6 @@
 package cauldron.server.demo;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Frame;
@@ -32,7 +32,7 @@ final class DemoClock extends DemoScript {
     }
 
     @Override
-    void measure(DemoJournal journal, boolean all, Chance chance) {
+    void measure(DemoJournal journal, boolean all, RandomSource chance) {
         // A few count half swings, the commonest slip; it shows in their g.
         boolean halfSwings = chance.unit() < 0.15;
         List<FilmPlan.Option> options = ((FilmsBlock) journal.sheet().block("films")).plan().choices().get(0).options();
@@ -46,7 +46,7 @@ final class DemoClock extends DemoScript {
     }
 
     /** Lays the ruler from the pivot to the bob's middle while the bob hangs in the catch. */
-    private static void readLength(DemoJournal journal, int row, DemoJournal.Filmed filmed, Chance chance) {
+    private static void readLength(DemoJournal journal, int row, DemoJournal.Filmed filmed, RandomSource chance) {
         Run run = filmed.run(0);
         Frame frame = run.frame(run.manifest().view(filmed.plan().views().get(0)));
         double[] scene = Stream.of("pivot.x", "pivot.y", "bob.x", "bob.y")
@@ -63,7 +63,7 @@ final class DemoClock extends DemoScript {
     }
 
     /** Steps from one passage of the lowest point to another, a frame early or late. */
-    private static void readTime(DemoJournal journal, int row, DemoJournal.Filmed filmed, int swings, Chance chance) {
+    private static void readTime(DemoJournal journal, int row, DemoJournal.Filmed filmed, int swings, RandomSource chance) {
         List<Double> passages = times(filmed.run(60), "lowest");
         double first = Math.rint(passages.get(1) * RATE + 0.6 * chance.normal());
         double last = Math.rint(passages.get(1 + 2 * swings) * RATE + 0.6 * chance.normal());

@@ -1,6 +1,6 @@
 package cauldron.server.demo;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.block.bench.BenchBlock;
@@ -34,7 +34,7 @@ final class DemoGas extends DemoScript {
     }
 
     @Override
-    void measure(DemoJournal journal, boolean all, Chance chance) {
+    void measure(DemoJournal journal, boolean all, RandomSource chance) {
         // Molecule by molecule takes a while, so the benches run side by side; the journal is written in order.
         int warm = all ? KELVIN.length : 2;
         List<Run> benches = IntStream.range(0, all ? warm + 2 : warm).parallel().mapToObj(i -> i < warm

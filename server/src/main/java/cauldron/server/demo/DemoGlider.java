@@ -1,6 +1,6 @@
 package cauldron.server.demo;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Film;
@@ -30,7 +30,7 @@ final class DemoGlider extends DemoScript {
     }
 
     @Override
-    void measure(DemoJournal journal, boolean all, Chance chance) {
+    void measure(DemoJournal journal, boolean all, RandomSource chance) {
         for (int i = 0; i < (all ? THROTTLES.length : 2); i++) {
             int row = i + 1;
             DemoJournal.Filmed filmed = journal.film("films", Tree.of("throttle", "q" + THROTTLES[i], "load", "none"));
@@ -58,7 +58,7 @@ final class DemoGlider extends DemoScript {
     }
 
     /** Goes on until the glider is well along, and reads distance and time from the frame of the cut. */
-    private static void way(DemoJournal journal, int row, DemoJournal.Filmed filmed, double cut, Chance chance) {
+    private static void way(DemoJournal journal, int row, DemoJournal.Filmed filmed, double cut, RandomSource chance) {
         Run run = filmed.run(cut);
         Channel position = run.manifest().channel("position");
         double start = run.read(position);

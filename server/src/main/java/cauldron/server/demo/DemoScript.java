@@ -1,6 +1,6 @@
 package cauldron.server.demo;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Run;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,12 +30,12 @@ abstract class DemoScript {
      *
      * @param choice the prediction that was chosen
      */
-    List<Double> sketch(int choice, Chance chance) {
+    List<Double> sketch(int choice, RandomSource chance) {
         return List.of();
     }
 
     /** Measures: all that is asked for, or only the beginning of it. */
-    abstract void measure(DemoJournal journal, boolean all, Chance chance);
+    abstract void measure(DemoJournal journal, boolean all, RandomSource chance);
 
     /** Analyses, and answers the questions. */
     abstract List<Answer> analyse(DemoJournal journal);

@@ -1,6 +1,6 @@
 package cauldron.server.demo;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Film;
 import cauldron.core.apparatus.Frame;
@@ -33,7 +33,7 @@ final class DemoSpring extends DemoScript {
 
     /** A level line, a root or a straight line through the origin, by a hand that isn't quite steady. */
     @Override
-    List<Double> sketch(int choice, Chance chance) {
+    List<Double> sketch(int choice, RandomSource chance) {
         double[] powers = {0, 0.5, 1};
         double height = chance.between(0.45, 0.75);
         double shake = 0;
@@ -49,7 +49,7 @@ final class DemoSpring extends DemoScript {
     }
 
     @Override
-    void measure(DemoJournal journal, boolean all, Chance chance) {
+    void measure(DemoJournal journal, boolean all, RandomSource chance) {
         int still = all ? WEIGHTS.length : 2;
         for (int i = 0; i < still; i++) {
             DemoJournal.Filmed filmed = journal.film("films", Tree.of("load", "m" + WEIGHTS[i], "way", "rest"));
@@ -73,7 +73,7 @@ final class DemoSpring extends DemoScript {
         readBounces(journal, BOUNCED.length + 1, brill, counted, chance);
     }
 
-    private static void readHook(DemoJournal journal, int row, DemoJournal.Filmed filmed, Chance chance) {
+    private static void readHook(DemoJournal journal, int row, DemoJournal.Filmed filmed, RandomSource chance) {
         Run run = filmed.run(0);
         Frame frame = run.frame(run.manifest().view("front"));
         double scale = Film.scale(frame);
@@ -83,7 +83,7 @@ final class DemoSpring extends DemoScript {
                 Tree.of("ruler", ruler), "0.1");
     }
 
-    private static void readBounces(DemoJournal journal, int row, DemoJournal.Filmed filmed, int counted, Chance chance) {
+    private static void readBounces(DemoJournal journal, int row, DemoJournal.Filmed filmed, int counted, RandomSource chance) {
         List<Double> lows = times(filmed.run(40), "lowest");
         double first = Math.rint(lows.get(1) * RATE + 0.8 * chance.normal());
         double last = Math.rint(lows.get(1 + counted) * RATE + 0.8 * chance.normal());

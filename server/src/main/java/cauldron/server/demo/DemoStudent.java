@@ -1,6 +1,6 @@
 package cauldron.server.demo;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
@@ -45,7 +45,7 @@ class DemoStudent {
     }
 
     void work(Assignments.AssignmentInfo given, DemoScript script, Person student, Person teacher, int stage, int seed) {
-        Chance chance = Chance.named(seed, "demo student");
+        RandomSource chance = RandomSource.named(seed, "demo student");
         Assignments.WorkInfo work = assignments.begin(given.id(), student.id(), seed);
         Sheet sheet = assignments.sheet(given);
         DemoJournal journal = new DemoJournal(work, student, sheet, notebooks, trials, clock.instant());

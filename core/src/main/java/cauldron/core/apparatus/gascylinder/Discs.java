@@ -1,6 +1,6 @@
 package cauldron.core.apparatus.gascylinder;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 
 /**
  * Elastic discs in a box: the gas with every molecule in one plane. It is no apparatus; it is what the
@@ -24,7 +24,7 @@ public final class Discs implements HardSphereGas.Watcher {
     public Discs(int n, double side, double diameter, double speed, int seed) {
         discs.radius[0] = diameter / 2;
         discs.radius[1] = diameter / 2;
-        Chance chance = new Chance(seed);
+        RandomSource chance = new RandomSource(seed);
         // So shallow a box has room for one layer only.
         double depth = 1e-6 * diameter;
         gas = new HardSphereGas(discs, new Piston(side, side, side), new HeatExchange(chance), side, depth, side);

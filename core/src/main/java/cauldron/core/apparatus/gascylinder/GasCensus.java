@@ -1,6 +1,6 @@
 package cauldron.core.apparatus.gascylinder;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Population;
 
 /** Counts the molecules and adds up what they have, once for each moment that is asked about. */
@@ -101,7 +101,7 @@ final class GasCensus {
     }
 
     /** One of a gas inside, drawn by chance, but not the tagged one while there are others; −1 if there is none. */
-    int oneOf(int kind, Chance chance) {
+    int oneOf(int kind, RandomSource chance) {
         forget();
         int n = 0;
         for (int i = 0; i < m.count; i++) {

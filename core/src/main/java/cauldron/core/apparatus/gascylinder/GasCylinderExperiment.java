@@ -1,6 +1,6 @@
 package cauldron.core.apparatus.gascylinder;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Act;
 import cauldron.core.apparatus.Action;
 import cauldron.core.apparatus.Channel;
@@ -59,7 +59,7 @@ final class GasCylinderExperiment extends Experiment {
         molecules = remember(new Molecules(new double[] {one.mass(), two.mass()},
                 new double[] {one.diameter() / 2, two.diameter() / 2}));
         piston = remember(new Piston(length, GasCylinder.SHORTEST, GasCylinder.LONGEST));
-        heat = remember(new HeatExchange(Chance.named(seed, "molecules")));
+        heat = remember(new HeatExchange(RandomSource.named(seed, "molecules")));
         gas = remember(new HardSphereGas(molecules, piston, heat, GasCylinder.HEIGHT, GasCylinder.DEPTH,
                 GasCylinder.LONGEST));
         boolean parted = settings.on(d.partition);

@@ -1,6 +1,6 @@
 package cauldron.core.apparatus.gascylinder;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Stateful;
 
 /**
@@ -34,7 +34,7 @@ final class HardSphereGas implements Stateful {
     final Molecules m;
     final Piston piston;
     final HeatExchange heat;
-    private final Foresight next;
+    private final CollisionPredictor next;
     private final double height;
     private final double depth;
 
@@ -58,7 +58,7 @@ final class HardSphereGas implements Stateful {
         this.heat = heat;
         this.height = height;
         this.depth = depth;
-        this.next = new Foresight(molecules, piston, height, depth, longest);
+        this.next = new CollisionPredictor(molecules, piston, height, depth, longest);
         lookAround(0);
     }
 
@@ -97,7 +97,7 @@ final class HardSphereGas implements Stateful {
      * @param from left end of where they go, in metres
      * @param to   right end
      */
-    void insert(int kind, int n, double kelvin, double from, double to, Chance chance) {
+    void insert(int kind, int n, double kelvin, double from, double to, RandomSource chance) {
         double spread = Math.sqrt(Gas.BOLTZMANN * kelvin / m.mass[kind]);
         next.makeRoom(m.count + n, now);
         for (int k = 0; k < n; k++) {
@@ -174,18 +174,18 @@ final class HardSphereGas implements Stateful {
     private void meetOwn(int i, Watcher watcher) {
         int event = next.own(i);
         switch (event) {
-            case Foresight.TO_LEFT:
-            case Foresight.TO_RIGHT:
-            case Foresight.DOWN:
-            case Foresight.UP:
+            case CollisionPredictor.TO_LEFT:
+            case CollisionPredictor.TO_RIGHT:
+            case CollisionPredictor.DOWN:
+            case CollisionPredictor.UP:
                 next.cross(i);
                 return;
-            case Foresight.PARTITION:
+            case CollisionPredictor.PARTITION:
                 m.bring(i, now);
                 m.x[i] = next.partition;
                 m.vx[i] = -m.vx[i];
                 break;
-            case Foresight.LEFT_WALL:
+            case CollisionPredictor.LEFT_WALL:
                 m.bring(i, now);
                 m.x[i] = 0;
                 if (m.y[i] > holeFrom && m.y[i] < holeTo) {
@@ -197,10 +197,10 @@ final class HardSphereGas implements Stateful {
                 m.vx[i] = -m.vx[i];
                 push(i, 2 * m.vx[i]);
                 break;
-            case Foresight.PISTON:
+            case CollisionPredictor.PISTON:
                 meetPiston(i);
                 break;
-            case Foresight.FACE:
+            case CollisionPredictor.FACE:
                 m.bring(i, now);
                 m.z[i] = m.vz[i] < 0 ? 0 : depth;
                 m.vz[i] = -m.vz[i];
@@ -209,8 +209,8 @@ final class HardSphereGas implements Stateful {
             default:
                 double before = m.vy[i];
                 m.bring(i, now);
-                m.y[i] = event == Foresight.LOWER_WALL ? 0 : height;
-                heat.meet(m, i, event == Foresight.LOWER_WALL ? 1 : -1, now);
+                m.y[i] = event == CollisionPredictor.LOWER_WALL ? 0 : height;
+                heat.meet(m, i, event == CollisionPredictor.LOWER_WALL ? 1 : -1, now);
                 push(i, m.vy[i] - before);
                 break;
         }

@@ -1,6 +1,6 @@
 package cauldron.core.apparatus.gascylinder;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Stateful;
 
 /**
@@ -9,7 +9,7 @@ import cauldron.core.Stateful;
  * wall's temperature (held, both).
  *
  * <p>The last is the fully accommodating wall: the velocity along the normal has the density
- * v exp(−mv²/2kT), those along the wall the normal one (G. A. Bird, Molecular Gas Dynamics, §5.8). Chance is drawn
+ * v exp(−mv²/2kT), those along the wall the normal one (G. A. Bird, Molecular Gas Dynamics, §5.8). RandomSource is drawn
  * by comparisons only, so the bits are the same everywhere.
  */
 final class HeatExchange implements Stateful {
@@ -21,7 +21,7 @@ final class HeatExchange implements Stateful {
     /** A cooler takes at most this part of the energy of motion towards the wall at one meeting. */
     private static final double MOST_TAKEN = 0.5;
 
-    final Chance chance;
+    final RandomSource chance;
     Mode mode = Mode.INSULATED;
     private double power;
     private double temperature;
@@ -34,7 +34,7 @@ final class HeatExchange implements Stateful {
     /** What a meeting could give lately, in joules: a mean over about twenty of them. */
     private double payable;
 
-    HeatExchange(Chance chance) {
+    HeatExchange(RandomSource chance) {
         this.chance = chance;
     }
 

@@ -18,7 +18,7 @@ import cauldron.core.block.Written;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -121,7 +121,7 @@ public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implemen
         }
 
         @Override
-        public void checkAmong(BenchBlock block, Neighbours all, Place at) {
+        public void checkAmong(BenchBlock block, Neighbours all, Where at) {
             block.plan().check(at);
         }
     }

@@ -1,7 +1,7 @@
 package cauldron.core.block.bench;
 
 import cauldron.core.apparatus.Manifest;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.inventory.Inventory;
 import java.util.List;
@@ -21,7 +21,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
                         List<String> layers, List<String> histograms, List<String> instruments) {
 
     /** Notes all that its apparatus doesn't have. */
-    void check(Place at) {
+    void check(Where at) {
         Manifest manifest;
         try {
             manifest = Inventory.get(apparatus).manifest();
@@ -37,7 +37,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         instruments.forEach(id -> tried(at, () -> Instrument.get(id)));
     }
 
-    private static void tried(Place at, Runnable what) {
+    private static void tried(Where at, Runnable what) {
         try {
             what.run();
         } catch (IllegalArgumentException e) {

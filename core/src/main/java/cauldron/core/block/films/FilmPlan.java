@@ -1,6 +1,6 @@
 package cauldron.core.block.films;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Action;
 import cauldron.core.apparatus.Amount;
@@ -9,7 +9,7 @@ import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.inventory.Inventory;
 import java.util.ArrayList;
@@ -43,7 +43,7 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
     private static final double MAX_FRAMES = 7201;
 
     /** Notes all that its apparatus can't do. */
-    void check(Place at) {
+    void check(Where at) {
         Manifest manifest;
         try {
             manifest = Inventory.get(apparatus).manifest();
@@ -73,11 +73,11 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
         }
     }
 
-    private static void checkSettings(Manifest manifest, Map<String, Object> some, Place at) {
+    private static void checkSettings(Manifest manifest, Map<String, Object> some, Where at) {
         some.forEach((id, written) -> tried(at, () -> ends(written).forEach(manifest.setting(id)::check)));
     }
 
-    private static void tried(Place at, Runnable what) {
+    private static void tried(Where at, Runnable what) {
         try {
             what.run();
         } catch (IllegalArgumentException e) {
@@ -118,7 +118,7 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
         List<Recipe.Timed> actions = new ArrayList<>();
         for (int i = 0; i < acts.size(); i++) {
             Cue cue = acts.get(i);
-            double at = Chance.named(personal, "start/" + trial + (i == 0 ? "" : "/" + i)).between(cue.from(), cue.to());
+            double at = RandomSource.named(personal, "start/" + trial + (i == 0 ? "" : "/" + i)).between(cue.from(), cue.to());
             actions.add(new Recipe.Timed(at, new Action.Perform(cue.act())));
         }
         actions.sort(Comparator.comparingDouble(Recipe.Timed::time));
@@ -177,7 +177,7 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
     private static Object draw(Object value, int personal, String purpose) {
         if (value instanceof Map) {
             Map<String, Object> range = (Map<String, Object>) value;
-            return Chance.named(personal, purpose).between(Tree.number(range, "from"), Tree.number(range, "to"));
+            return RandomSource.named(personal, purpose).between(Tree.number(range, "from"), Tree.number(range, "to"));
         }
         return value;
     }

@@ -15,7 +15,7 @@ import cauldron.core.block.Written;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.List;
 import java.util.Map;
 
@@ -83,7 +83,7 @@ public record FilmsBlock(String id, FilmPlan plan, int distinctTrials) implement
         }
 
         @Override
-        public void checkAmong(FilmsBlock block, Neighbours all, Place at) {
+        public void checkAmong(FilmsBlock block, Neighbours all, Where at) {
             block.plan().check(at);
         }
     }

@@ -16,7 +16,7 @@ import cauldron.core.block.table.TableBlock;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.List;
 import java.util.Map;
 
@@ -71,7 +71,7 @@ public record GraphBlock(String id, String table, boolean line) implements Block
         }
 
         @Override
-        public void checkAmong(GraphBlock block, Neighbours all, Place at) {
+        public void checkAmong(GraphBlock block, Neighbours all, Where at) {
             if (all.block(block.table(), TableBlock.class) == null) {
                 at.fault("there is no table “" + block.table() + "”");
             }

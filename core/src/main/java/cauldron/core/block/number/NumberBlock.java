@@ -15,7 +15,7 @@ import cauldron.core.block.table.TableBlock;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import cauldron.core.marking.AnswerKey;
 import cauldron.core.marking.AnswerKeyForm;
 
@@ -104,7 +104,7 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
         }
 
         @Override
-        public void checkAmong(NumberBlock block, Neighbours all, Place at) {
+        public void checkAmong(NumberBlock block, Neighbours all, Where at) {
             if (!block.restsOn().isEmpty() && all.block(block.restsOn(), TableBlock.class) == null) {
                 at.fault("restsOn: there is no table “" + block.restsOn() + "”");
             }

@@ -14,7 +14,7 @@ import cauldron.core.block.Written;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import java.util.List;
 import java.util.Map;
 
@@ -107,7 +107,7 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
         }
 
         @Override
-        public void checkAmong(PredictionBlock block, Neighbours all, Place at) {
+        public void checkAmong(PredictionBlock block, Neighbours all, Where at) {
             if (block.sketch() != null) {
                 block.sketch().check(all, at);
             }

@@ -9,7 +9,7 @@ import cauldron.core.block.table.TableBlock;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
-import cauldron.core.form.Place;
+import cauldron.core.form.Where;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 import java.util.Map;
@@ -36,7 +36,7 @@ public record Sketch(String table, Axis x, Axis y) {
     }
 
     /** Notes a table the sheet doesn't have, and units that the table's column of that symbol can't take. */
-    void check(Neighbours all, Place at) {
+    void check(Neighbours all, Where at) {
         TableBlock measured = all.block(table, TableBlock.class);
         if (measured == null) {
             at.fault("there is no table “" + table + "”");
@@ -90,7 +90,7 @@ public record Sketch(String table, Axis x, Axis y) {
         }
 
         @Override
-        protected void check(Axis axis, Place at) {
+        protected void check(Axis axis, Where at) {
             if (axis.isNumbered() && !(axis.to() > axis.from())) {
                 at.fault("the axis of " + axis.symbol() + " must go from a number to a larger one, or bear none");
             }

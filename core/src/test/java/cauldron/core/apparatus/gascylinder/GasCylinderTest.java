@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Action;
 import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Population;
@@ -91,7 +91,7 @@ class GasCylinderTest {
         Run run = eventful();
         double[] end = all(run);
         double[] events = run.events();
-        Chance chance = new Chance(3);
+        RandomSource chance = new RandomSource(3);
         for (int i = 0; i < 25; i++) {
             run.seek(chance.between(0, 260 * PS));
         }

@@ -64,7 +64,7 @@ class GasLimitsTest {
         Run shut = run(Map.of("length", 20, "count1", 0));
         assertThat(read(open, "pressure")).isNaN();
         HardSphereGas gas = new HardSphereGas(new Molecules(new double[] {1, 1}, new double[] {0, 0}), new Piston(20e-9, 20e-9, 160e-9),
-                new HeatExchange(cauldron.core.Chance.named(1, "t")), 80e-9, 16e-9, 160e-9);
+                new HeatExchange(cauldron.core.RandomSource.named(1, "t")), 80e-9, 16e-9, 160e-9);
         double whole = gas.wallArea(0);
         gas.setHole(30e-9);
         assertThat(whole - gas.wallArea(0)).isEqualTo(30e-9 * 16e-9, within(1e-24));

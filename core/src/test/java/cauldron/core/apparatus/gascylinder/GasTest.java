@@ -3,7 +3,7 @@ package cauldron.core.apparatus.gascylinder;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import java.util.Map;
 import org.hipparchus.analysis.integration.SimpsonIntegrator;
 import org.junit.jupiter.api.Test;
@@ -45,7 +45,7 @@ class GasTest {
 
     @Test
     void chanceByComparisonsAloneHasTheRightMoments() {
-        Chance chance = new Chance(17);
+        RandomSource chance = new RandomSource(17);
         int n = 400_000;
         double[] sums = new double[6];
         for (int i = 0; i < n; i++) {

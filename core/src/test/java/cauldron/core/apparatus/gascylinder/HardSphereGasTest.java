@@ -3,7 +3,7 @@ package cauldron.core.apparatus.gascylinder;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import cauldron.core.Chance;
+import cauldron.core.RandomSource;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 
@@ -28,7 +28,7 @@ class HardSphereGasTest {
             this.length = length;
             m = new Molecules(new double[] {a.mass(), b.mass()}, new double[] {a.diameter() / 2, b.diameter() / 2});
             piston = new Piston(length, 0.3 * length, longest);
-            heat = new HeatExchange(new Chance(seed));
+            heat = new HeatExchange(new RandomSource(seed));
             gas = new HardSphereGas(m, piston, heat, height, depth, longest);
         }
 

@@ -3,13 +3,15 @@ package cauldron.server.acts;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.UuidGenerator;
 
 /** One act. Never changed. */
 @Entity
-class Act {
+@Table(name = "act")
+class AuditEntry {
 
     @Id
     @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
@@ -22,10 +24,10 @@ class Act {
     private String about;
     private Instant at;
 
-    protected Act() {
+    protected AuditEntry() {
     }
 
-    Act(UUID who, String whoName, String what, String about, Instant at) {
+    AuditEntry(UUID who, String whoName, String what, String about, Instant at) {
         this.who = who;
         this.whoName = whoName;
         this.what = what;

@@ -6,14 +6,14 @@ import java.util.Arrays;
  * Finds the soonest of many times as they change: a tournament whose every match is won by the earlier
  * time, so that a change replays only the matches on its way to the final.
  */
-final class Soonest {
+final class EventQueue {
 
     private final int size;
     private final double[] times;
     private final int[] winners;
 
     /** A tournament of {@code n} entrants, all at infinity. */
-    Soonest(int n) {
+    EventQueue(int n) {
         int leaves = 2;
         while (leaves < n) {
             leaves *= 2;

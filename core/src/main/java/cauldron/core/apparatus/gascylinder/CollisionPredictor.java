@@ -10,7 +10,7 @@ package cauldron.core.apparatus.gascylinder;
  * the meeting is off, and the molecule looks round again at that time: no other of its meetings can have
  * been sooner.
  */
-final class Foresight {
+final class CollisionPredictor {
 
     static final int TO_LEFT = 1;
     static final int TO_RIGHT = 2;
@@ -37,7 +37,7 @@ final class Foresight {
 
     private Cells cells;
     private double gridLength;
-    private Soonest soonest;
+    private EventQueue soonest;
     private int[] own = new int[0];
     private double[] ownTime = new double[0];
     private double[] pairTime = new double[0];
@@ -46,7 +46,7 @@ final class Foresight {
     private int zoneFrom;
     private double zoneUntil;
 
-    Foresight(Molecules molecules, Piston piston, double height, double depth, double longest) {
+    CollisionPredictor(Molecules molecules, Piston piston, double height, double depth, double longest) {
         this.m = molecules;
         this.piston = piston;
         this.height = height;
@@ -164,7 +164,7 @@ final class Foresight {
     /** Lays out the cells afresh and foresees every molecule's next event: nothing physical happens. */
     void lookAround(double now) {
         makeRoom(m.count, now);
-        soonest = new Soonest(m.count);
+        soonest = new EventQueue(m.count);
         if (own.length < m.count) {
             int room = m.x.length;
             own = new int[room];

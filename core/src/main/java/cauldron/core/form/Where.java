@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Where in a structure a reader is, and all that was found wrong in the whole of it so far. */
-public final class Place {
+public final class Where {
 
     private final String outer;
     private final String step;
     private final boolean strict;
     private final List<Fault> faults;
 
-    private Place(String outer, String step, boolean strict, List<Fault> faults) {
+    private Where(String outer, String step, boolean strict, List<Fault> faults) {
         this.outer = outer;
         this.step = step;
         this.strict = strict;
@@ -19,28 +19,28 @@ public final class Place {
     }
 
     /** The outside of something that people write: fields that nobody knows are faults. */
-    public static Place strict() {
-        return new Place("", "", true, new ArrayList<>());
+    public static Where strict() {
+        return new Where("", "", true, new ArrayList<>());
     }
 
     /** The outside of something that programs sent or stored: what a newer one added is passed over. */
-    public static Place lenient() {
-        return new Place("", "", false, new ArrayList<>());
+    public static Where lenient() {
+        return new Where("", "", false, new ArrayList<>());
     }
 
     /** A place inside this one: a field, or anything else that can be named. */
-    public Place in(String inner) {
-        return new Place(path(), inner, strict, faults);
+    public Where in(String inner) {
+        return new Where(path(), inner, strict, faults);
     }
 
     /** An item of a list, counted from 1 as people do. */
-    public Place item(int index) {
+    public Where item(int index) {
         return named(step + " " + (index + 1));
     }
 
     /** The same place by a name that says more than a number. */
-    public Place named(String words) {
-        return new Place(outer, words, strict, faults);
+    public Where named(String words) {
+        return new Where(outer, words, strict, faults);
     }
 
     private String path() {

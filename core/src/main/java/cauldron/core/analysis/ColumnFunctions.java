@@ -9,7 +9,7 @@ import java.util.Map;
  * Functions that look across the rows of a column. Rows that have no number, and rows left out, are passed
  * over: their neighbours are neighbours.
  */
-final class Across {
+final class ColumnFunctions {
 
     /** Makes something uncertain that no cell stands for, such as the scatter about a line. */
     interface Sources {
@@ -24,7 +24,7 @@ final class Across {
     private final Map<String, Partials[]> lines = new LinkedHashMap<>();
 
     /** @param sources or null, where uncertainties aren't asked for */
-    Across(int rows, boolean[] out, Sources sources) {
+    ColumnFunctions(int rows, boolean[] out, Sources sources) {
         this.rows = rows;
         this.out = out;
         this.sources = sources;

@@ -1,18 +1,18 @@
 package cauldron.core;
 
 /**
- * Chance from a seed: xoshiro128++ (D. Blackman, S. Vigna, ACM Trans. Math. Softw. 47 (2021) 36), in
+ * RandomSource from a seed: xoshiro128++ (D. Blackman, S. Vigna, ACM Trans. Math. Softw. 47 (2021) 36), in
  * 32-bit arithmetic because 64-bit is slow in the browser. The same seed gives the same numbers, to the
  * bit, everywhere.
  */
-public final class Chance implements Stateful {
+public final class RandomSource implements Stateful {
 
     private int a;
     private int b;
     private int c;
     private int d;
 
-    public Chance(int seed) {
+    public RandomSource(int seed) {
         int z = seed;
         int[] s = new int[4];
         for (int i = 0; i < 4; i++) {
@@ -29,13 +29,13 @@ public final class Chance implements Stateful {
         d = s[3];
     }
 
-    /** Chance for one named purpose, so that using it for one thing leaves the others as they were. */
-    public static Chance named(int seed, String purpose) {
+    /** RandomSource for one named purpose, so that using it for one thing leaves the others as they were. */
+    public static RandomSource named(int seed, String purpose) {
         int hash = seed;
         for (int i = 0; i < purpose.length(); i++) {
             hash = (hash ^ purpose.charAt(i)) * 0x01000193;
         }
-        return new Chance(hash);
+        return new RandomSource(hash);
     }
 
     private int next() {
