@@ -26,7 +26,9 @@ createRoot(document.getElementById('root')!).render(
     <QueryClientProvider client={queries}>
       <Tooltip.Provider delayDuration={400}>
         <BrowserRouter>
-          <ErrorBoundary FallbackComponent={Mishap}><Places /></ErrorBoundary>
+          <ErrorBoundary FallbackComponent={Mishap}>
+            <Places />
+          </ErrorBoundary>
         </BrowserRouter>
       </Tooltip.Provider>
     </QueryClientProvider>

@@ -5,13 +5,20 @@ export type Schemas = components['schemas'];
 
 /** What went wrong, in words for the person; `status` 0 means the server could not be reached. */
 export class Problem extends Error {
-  constructor(readonly status: number, detail: string, readonly field?: string) {
+  constructor(
+    readonly status: number,
+    detail: string,
+    readonly field?: string,
+  ) {
     super(detail);
   }
 }
 
 function token() {
-  return document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='))?.slice('XSRF-TOKEN='.length);
+  return document.cookie
+    .split('; ')
+    .find((c) => c.startsWith('XSRF-TOKEN='))
+    ?.slice('XSRF-TOKEN='.length);
 }
 
 export function csrfHeader(): Record<string, string> {
@@ -74,14 +81,20 @@ export async function askFile(path: string, body: unknown): Promise<Blob> {
 /** How long the row before a piece of work is; 0 once it is being done. */
 export type Waiting = (place: number) => void;
 
-interface Line { place?: number; done?: unknown; problem?: { status: number; detail: string; field?: string } }
+interface Line {
+  place?: number;
+  done?: unknown;
+  problem?: { status: number; detail: string; field?: string };
+}
 
 /** The end of an answer that comes line by line: the place in the row each second, then what was made. Leaving ends the work. */
 async function atADesk(response: Response, waiting: Waiting): Promise<unknown> {
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
   let text = '';
   for (;;) {
-    const { done, value } = await reader.read().catch(() => { throw new Problem(0, "The server can't be reached just now. Check the network, then try again."); });
+    const { done, value } = await reader.read().catch(() => {
+      throw new Problem(0, "The server can't be reached just now. Check the network, then try again.");
+    });
     text += value ?? '';
     const lines = text.split('\n');
     text = lines.pop()!;
@@ -97,13 +110,18 @@ async function atADesk(response: Response, waiting: Waiting): Promise<unknown> {
 
 /** A PDF that takes the server a while. */
 export async function askReport(path: string, body: unknown, waiting: Waiting, signal?: AbortSignal): Promise<Blob> {
-  const { pdf } = (await atADesk(await posted(path, 'application/json', JSON.stringify(body), signal), waiting)) as { pdf: string };
+  const { pdf } = (await atADesk(await posted(path, 'application/json', JSON.stringify(body), signal), waiting)) as {
+    pdf: string;
+  };
   return new Blob([Uint8Array.from(atob(pdf), (c) => c.charCodeAt(0))], { type: 'application/pdf' });
 }
 
 /** What the server makes of a file, or a {@link Problem}. */
 export async function sendFile(path: string, file: File, waiting: Waiting, signal?: AbortSignal): Promise<unknown> {
-  return atADesk(await posted(`${path}?name=${encodeURIComponent(file.name.slice(-100))}`, 'application/octet-stream', file, signal), waiting);
+  return atADesk(
+    await posted(`${path}?name=${encodeURIComponent(file.name.slice(-100))}`, 'application/octet-stream', file, signal),
+    waiting,
+  );
 }
 
 function fallback(status: number) {

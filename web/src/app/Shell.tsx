@@ -8,7 +8,16 @@ import { useMe, useSignOut } from './session';
 /** The sign of the house, drawn here: a picture of its own would be missing where the network is. */
 function Cauldron() {
   return (
-    <svg viewBox="0 0 32 32" width="26" height="26" fill="none" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" aria-hidden>
+    <svg
+      viewBox="0 0 32 32"
+      width="26"
+      height="26"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.2"
+      strokeLinecap="round"
+      aria-hidden
+    >
       <path d="M5 12h22M8 12c-2 9 2 14 8 14s10-5 8-14M10 26l-2 3M22 26l2 3" />
       <path d="M12 8c-1.5-1.5 1.5-3 0-5M17 8c-1.5-1.5 1.5-3 0-5" stroke="var(--copper)" />
     </svg>
@@ -37,17 +46,35 @@ export function Shell({ children }: { children: ReactNode }) {
         <Mark />
         {me && (
           <nav aria-label="Main" className="flex gap-2">
-            <NavLink to="/" end className={place}>{me.role === 'TEACHER' ? 'Classes' : me.role === 'ADMINISTRATOR' ? 'People' : 'My labs'}</NavLink>
-            {me.role === 'ADMINISTRATOR' && <NavLink to="/acts" className={place}>What was done</NavLink>}
-            {me.role === 'TEACHER' && <NavLink to="/catalogue" className={place}>Catalogue</NavLink>}
+            <NavLink to="/" end className={place}>
+              {me.role === 'TEACHER' ? 'Classes' : me.role === 'ADMINISTRATOR' ? 'People' : 'My labs'}
+            </NavLink>
+            {me.role === 'ADMINISTRATOR' && (
+              <NavLink to="/acts" className={place}>
+                What was done
+              </NavLink>
+            )}
+            {me.role === 'TEACHER' && (
+              <NavLink to="/catalogue" className={place}>
+                Catalogue
+              </NavLink>
+            )}
           </nav>
         )}
         {me && (
           <div className="ml-auto flex items-center gap-3">
-            <span className="text-soft">{me.displayName} · <span className="mono">{me.userName}</span></span>
-            <Button small kind="quiet" onClick={() => setChanging(true)}><KeyRound size={15} aria-hidden />My secret</Button>
+            <span className="text-soft">
+              {me.displayName} · <span className="mono">{me.userName}</span>
+            </span>
+            <Button small kind="quiet" onClick={() => setChanging(true)}>
+              <KeyRound size={15} aria-hidden />
+              My secret
+            </Button>
             <MySecret open={changing} onClose={() => setChanging(false)} />
-            <Button small kind="quiet" onClick={signOut}><LogOut size={15} />Sign out</Button>
+            <Button small kind="quiet" onClick={signOut}>
+              <LogOut size={15} />
+              Sign out
+            </Button>
           </div>
         )}
       </header>

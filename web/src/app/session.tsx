@@ -7,7 +7,7 @@ export type Me = Schemas['MePerson'];
 /** Who is signed in; `null` when nobody is, `undefined` while that isn't known yet. */
 export function useMe(): Me | null | undefined {
   const { data } = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')), staleTime: Infinity });
-  return data === undefined ? undefined : data.person ?? null;
+  return data === undefined ? undefined : (data.person ?? null);
 }
 
 export function useSignOut() {

@@ -3,8 +3,18 @@ import type { Picture } from '../scenes/picture';
 import { arrowStep, useStage, useStageDrag } from './Stage';
 
 /** A part that can be moved by hand, with pointer or arrow keys. */
-export function BenchHandle({ handle, picture, onGrab, onMove, onLetGo }: {
-  handle: Handle; picture: Picture; onGrab: () => void; onMove: (x: number, y: number) => void; onLetGo: () => void;
+export function BenchHandle({
+  handle,
+  picture,
+  onGrab,
+  onMove,
+  onLetGo,
+}: {
+  handle: Handle;
+  picture: Picture;
+  onGrab: () => void;
+  onMove: (x: number, y: number) => void;
+  onLetGo: () => void;
 }) {
   const { pixel } = useStage();
   const x = picture.get(handle.xField);
@@ -12,8 +22,13 @@ export function BenchHandle({ handle, picture, onGrab, onMove, onLetGo }: {
   const drag = useStageDrag((to) => onMove(to.x, to.y), { start: onGrab, end: onLetGo });
   return (
     <circle
-      cx={x} cy={y} r={Math.max(picture.get(handle.radiusField) + 3 / pixel, 16 / pixel)}
-      fill="transparent" className="cursor-grab active:cursor-grabbing" tabIndex={0} role="button"
+      cx={x}
+      cy={y}
+      r={Math.max(picture.get(handle.radiusField) + 3 / pixel, 16 / pixel)}
+      fill="transparent"
+      className="cursor-grab active:cursor-grabbing"
+      tabIndex={0}
+      role="button"
       aria-label={`Move the ${handle.name}: drag it, or use the arrow keys`}
       {...drag}
       onKeyDown={(e) => {

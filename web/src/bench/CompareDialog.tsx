@@ -7,7 +7,17 @@ import type { KeptTrial } from './trials';
 import { nameOf, valueText } from './TrialsPanel';
 
 /** Two trials: their settings side by side, a channel of both in one graph. */
-export function CompareDialog({ m, one, two, onClose }: { m: Manifest; one: KeptTrial; two: KeptTrial; onClose: () => void }) {
+export function CompareDialog({
+  m,
+  one,
+  two,
+  onClose,
+}: {
+  m: Manifest;
+  one: KeptTrial;
+  two: KeptTrial;
+  onClose: () => void;
+}) {
   const [channel, setChannel] = useState(m.channels[0].id);
   // Replayed from their recipes: the numbers are those of the day, to the last bit.
   const runs = useMemo(() => [one, two].map((t) => replay(t.recipe, t.until)), [one, two]);
@@ -16,22 +26,39 @@ export function CompareDialog({ m, one, two, onClose }: { m: Manifest; one: Kept
     <Dialog open wide onClose={onClose} title="Two trials compared">
       <table className="mb-4 w-full border-collapse text-fine">
         <thead>
-          <tr className="border-b-2 border-ink text-left"><th scope="col" className="py-1">Setting at the end</th><th scope="col">{nameOf(one)}</th><th scope="col">{nameOf(two)}</th></tr>
+          <tr className="border-b-2 border-ink text-left">
+            <th scope="col" className="py-1">
+              Setting at the end
+            </th>
+            <th scope="col">{nameOf(one)}</th>
+            <th scope="col">{nameOf(two)}</th>
+          </tr>
         </thead>
         <tbody>
           {settings.map((s) => {
             const [a, b] = [one, two].map((t) => valueText(m, t.settings, s.id));
             return (
               <tr key={s.id} className={`border-b ${a !== b ? 'bg-wash font-semibold' : ''}`}>
-                <th scope="row" className="py-0.5 text-left font-normal">{s.name}</th><td className="mono">{a}</td><td className="mono">{b}</td>
+                <th scope="row" className="py-0.5 text-left font-normal">
+                  {s.name}
+                </th>
+                <td className="mono">{a}</td>
+                <td className="mono">{b}</td>
               </tr>
             );
           })}
         </tbody>
       </table>
-      <Select label="Channel" value={channel} onChange={setChannel} options={m.channels.map((c) => ({ id: c.id, name: c.name }))} />
+      <Select
+        label="Channel"
+        value={channel}
+        onChange={setChannel}
+        options={m.channels.map((c) => ({ id: c.id, name: c.name }))}
+      />
       <ChannelGraph m={m} run={runs[0]} behind={[runs[1]]} channels={m.channels.filter((c) => c.id === channel)} />
-      <p className="text-fine text-soft">Thin line: {nameOf(one)}. Broad and faint: {nameOf(two)}.</p>
+      <p className="text-fine text-soft">
+        Thin line: {nameOf(one)}. Broad and faint: {nameOf(two)}.
+      </p>
     </Dialog>
   );
 }

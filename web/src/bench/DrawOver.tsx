@@ -5,32 +5,80 @@ import type { Picture } from '../scenes/picture';
 import { Button, inputClass } from '../ui';
 import { useStage } from './Stage';
 
-interface Point { x: number; y: number }
+interface Point {
+  x: number;
+  y: number;
+}
 export type Shape =
   | { kind: 'pen'; points: Point[] }
   | { kind: 'line' | 'arrow' | 'force'; from: Point; to: Point }
   | { kind: 'text'; at: Point; text: string };
 /** What was drawn over one moment, in picture elements. */
-export interface Sketch { time: number; side: number; shapes: Shape[] }
+export interface Sketch {
+  time: number;
+  side: number;
+  shapes: Shape[];
+}
 
 export type Tool = 'pen' | 'line' | 'arrow' | 'force' | 'text' | 'eraser';
 const TOOLS: [Tool, string, typeof Pencil][] = [
-  ['pen', 'Pen', Pencil], ['line', 'Line', Minus], ['arrow', 'Arrow', MoveUpRight], ['force', 'Force arrow', ArrowUpRight],
-  ['text', 'Text', Type], ['eraser', 'Eraser', Eraser],
+  ['pen', 'Pen', Pencil],
+  ['line', 'Line', Minus],
+  ['arrow', 'Arrow', MoveUpRight],
+  ['force', 'Force arrow', ArrowUpRight],
+  ['text', 'Text', Type],
+  ['eraser', 'Eraser', Eraser],
 ];
 /** Nearer than this many degrees an arrow falls into a direction. */
 const SNAP = 7;
 
 /** Tools to draw over the paused picture. */
-export function DrawTools({ tool, onTool, onUndo, onClear, empty }: { tool: Tool; onTool: (t: Tool) => void; onUndo: () => void; onClear: () => void; empty: boolean }) {
+export function DrawTools({
+  tool,
+  onTool,
+  onUndo,
+  onClear,
+  empty,
+}: {
+  tool: Tool;
+  onTool: (t: Tool) => void;
+  onUndo: () => void;
+  onClear: () => void;
+  empty: boolean;
+}) {
   return (
-    <div className="flex flex-wrap items-center gap-1.5 border-b bg-sheet px-3 py-1.5" role="toolbar" aria-label="Draw over">
+    <div
+      className="flex flex-wrap items-center gap-1.5 border-b bg-sheet px-3 py-1.5"
+      role="toolbar"
+      aria-label="Draw over"
+    >
       {TOOLS.map(([id, name, Icon]) => (
-        <Button key={id} small aria-pressed={tool === id} className={tool === id ? 'border-copper! text-copper!' : ''} onClick={() => onTool(id)}><Icon size={14} aria-hidden />{name}</Button>
+        <Button
+          key={id}
+          small
+          aria-pressed={tool === id}
+          className={tool === id ? 'border-copper! text-copper!' : ''}
+          onClick={() => onTool(id)}
+        >
+          <Icon size={14} aria-hidden />
+          {name}
+        </Button>
       ))}
-      <Button small onClick={onUndo} disabled={empty}><Undo2 size={14} aria-hidden />Undo</Button>
-      <Button small onClick={onClear} disabled={empty}><Trash2 size={14} aria-hidden />Clear this picture</Button>
-      <span className="text-fine text-soft">{tool === 'force' ? 'Pull from the body: the arrow starts at its centre and falls into level, upright and along its path.' : tool === 'text' ? 'Click where the words are to stand.' : ''}</span>
+      <Button small onClick={onUndo} disabled={empty}>
+        <Undo2 size={14} aria-hidden />
+        Undo
+      </Button>
+      <Button small onClick={onClear} disabled={empty}>
+        <Trash2 size={14} aria-hidden />
+        Clear this picture
+      </Button>
+      <span className="text-fine text-soft">
+        {tool === 'force'
+          ? 'Pull from the body: the arrow starts at its centre and falls into level, upright and along its path.'
+          : tool === 'text'
+            ? 'Click where the words are to stand.'
+            : ''}
+      </span>
     </div>
   );
 }
@@ -56,7 +104,21 @@ function snapped(from: Point, to: Point, allowed: number[]): Point {
 }
 
 /** What has been drawn; with a tool also the sheet of glass to draw on. */
-export function DrawOver({ m, run, picture, shapes, tool, onShapes }: { m: Manifest; run: Run; picture: Picture; shapes: Shape[]; tool: Tool | null; onShapes: (s: Shape[]) => void }) {
+export function DrawOver({
+  m,
+  run,
+  picture,
+  shapes,
+  tool,
+  onShapes,
+}: {
+  m: Manifest;
+  run: Run;
+  picture: Picture;
+  shapes: Shape[];
+  tool: Tool | null;
+  onShapes: (s: Shape[]) => void;
+}) {
   const { pixel, locate } = useStage();
   const [growing, setGrowing] = useState<Shape | null>(null);
   const [asking, setAsking] = useState<Point | null>(null);
@@ -64,7 +126,8 @@ export function DrawOver({ m, run, picture, shapes, tool, onShapes }: { m: Manif
   const start = (at: Point): Shape | null => {
     if (tool === 'pen') return { kind: 'pen', points: [at] };
     if (tool === 'force') {
-      const near = m.handles.map((h, i) => ({ i, x: picture.get(h.xField), y: picture.get(h.yField), r: picture.get(h.radiusField) }))
+      const near = m.handles
+        .map((h, i) => ({ i, x: picture.get(h.xField), y: picture.get(h.yField), r: picture.get(h.radiusField) }))
         .find((h) => Math.hypot(h.x - at.x, h.y - at.y) < Math.max(2 * h.r, 40 / pixel));
       return { kind: 'force', from: near ? { x: near.x, y: near.y } : at, to: at };
     }
@@ -85,27 +148,62 @@ export function DrawOver({ m, run, picture, shapes, tool, onShapes }: { m: Manif
     <g data-drawn={shapes.length}>
       {tool && (
         <rect
-          x={-picture.width} y={-picture.height} width={3 * picture.width} height={3 * picture.height} fill="transparent" className="cursor-crosshair" data-glass
+          x={-picture.width}
+          y={-picture.height}
+          width={3 * picture.width}
+          height={3 * picture.height}
+          fill="transparent"
+          className="cursor-crosshair"
+          data-glass
           onPointerDown={(e) => {
             e.stopPropagation();
             const at = locate(e.clientX, e.clientY);
-            if (tool === 'text') { e.preventDefault(); setAsking(at); return; }
+            if (tool === 'text') {
+              e.preventDefault();
+              setAsking(at);
+              return;
+            }
             e.currentTarget.setPointerCapture(e.pointerId);
             setGrowing(start(at));
           }}
-          onPointerMove={(e) => { if (growing) setGrowing(grow(growing, locate(e.clientX, e.clientY))); }}
-          onPointerUp={() => { if (growing && !isDot(growing)) onShapes([...shapes, growing]); setGrowing(null); }}
+          onPointerMove={(e) => {
+            if (growing) setGrowing(grow(growing, locate(e.clientX, e.clientY)));
+          }}
+          onPointerUp={() => {
+            if (growing && !isDot(growing)) onShapes([...shapes, growing]);
+            setGrowing(null);
+          }}
         />
       )}
       {all.map((s, i) => (
-        <g key={i} className={tool === 'eraser' ? 'cursor-pointer' : 'pointer-events-none'} onPointerDown={(e) => { if (tool === 'eraser') { e.stopPropagation(); onShapes(shapes.filter((_, k) => k !== i)); } }}>
+        <g
+          key={i}
+          className={tool === 'eraser' ? 'cursor-pointer' : 'pointer-events-none'}
+          onPointerDown={(e) => {
+            if (tool === 'eraser') {
+              e.stopPropagation();
+              onShapes(shapes.filter((_, k) => k !== i));
+            }
+          }}
+        >
           <ShapeView shape={s} pixel={pixel} />
         </g>
       ))}
       {asking && (
         <foreignObject x={asking.x} y={asking.y - 20 / pixel} width={260 / pixel} height={60 / pixel}>
           <div style={{ transform: `scale(${1 / pixel})`, transformOrigin: '0 0', width: 260 }}>
-            <input ref={typed} autoFocus className={`${inputClass} w-60`} aria-label="Words on the picture" maxLength={80} onBlur={write} onKeyDown={(e) => { if (e.key === 'Enter') write(); if (e.key === 'Escape') setAsking(null); }} />
+            <input
+              ref={typed}
+              autoFocus
+              className={`${inputClass} w-60`}
+              aria-label="Words on the picture"
+              maxLength={80}
+              onBlur={write}
+              onKeyDown={(e) => {
+                if (e.key === 'Enter') write();
+                if (e.key === 'Escape') setAsking(null);
+              }}
+            />
           </div>
         </foreignObject>
       )}
@@ -114,20 +212,44 @@ export function DrawOver({ m, run, picture, shapes, tool, onShapes }: { m: Manif
 }
 
 function isDot(s: Shape) {
-  return s.kind === 'pen' ? s.points.length < 2 : s.kind !== 'text' && Math.hypot(s.to.x - s.from.x, s.to.y - s.from.y) < 4;
+  return s.kind === 'pen'
+    ? s.points.length < 2
+    : s.kind !== 'text' && Math.hypot(s.to.x - s.from.x, s.to.y - s.from.y) < 4;
 }
 
 function ShapeView({ shape: s, pixel }: { shape: Shape; pixel: number }) {
-  const look = { fill: 'none', stroke: 'var(--plum)', strokeWidth: 3.5 / pixel, strokeLinecap: 'round' as const, strokeLinejoin: 'round' as const };
+  const look = {
+    fill: 'none',
+    stroke: 'var(--plum)',
+    strokeWidth: 3.5 / pixel,
+    strokeLinecap: 'round' as const,
+    strokeLinejoin: 'round' as const,
+  };
   if (s.kind === 'pen') return <path {...look} d={`M${s.points.map((p) => `${p.x} ${p.y}`).join('L')}`} />;
-  if (s.kind === 'text') return <text x={s.at.x} y={s.at.y} fontSize={20 / pixel} fontWeight="600" fill="var(--plum)" stroke="var(--stage)" strokeWidth={4 / pixel} paintOrder="stroke">{s.text}</text>;
+  if (s.kind === 'text')
+    return (
+      <text
+        x={s.at.x}
+        y={s.at.y}
+        fontSize={20 / pixel}
+        fontWeight="600"
+        fill="var(--plum)"
+        stroke="var(--stage)"
+        strokeWidth={4 / pixel}
+        paintOrder="stroke"
+      >
+        {s.text}
+      </text>
+    );
   const a = Math.atan2(s.to.y - s.from.y, s.to.x - s.from.x);
   const head = 13 / pixel;
   const wing = (d: number) => `${s.to.x - head * Math.cos(a + d)} ${s.to.y - head * Math.sin(a + d)}`;
   return (
     <g>
       <line {...look} x1={s.from.x} y1={s.from.y} x2={s.to.x} y2={s.to.y} />
-      {s.kind !== 'line' && <path {...look} fill="var(--plum)" d={`M${s.to.x} ${s.to.y}L${wing(0.42)}L${wing(-0.42)}Z`} />}
+      {s.kind !== 'line' && (
+        <path {...look} fill="var(--plum)" d={`M${s.to.x} ${s.to.y}L${wing(0.42)}L${wing(-0.42)}Z`} />
+      )}
       {s.kind === 'force' && <circle cx={s.from.x} cy={s.from.y} r={4 / pixel} fill="var(--plum)" />}
     </g>
   );

@@ -7,11 +7,28 @@ import { useSize } from './useSize';
 
 const ENDS = [100, 200, 400, 600, 1000, 1500, 2000, 3000, 5000, 8000, 15000];
 const BINS = ['20', '40', '60', '100'];
-const LOOK = [{ color: 'var(--copper)', dash: '' }, { color: 'var(--indigo)', dash: '6 3' }];
+const LOOK = [
+  { color: 'var(--copper)', dash: '' },
+  { color: 'var(--indigo)', dash: '6 3' },
+];
 const MARK_DASH = ['', '5 3', '2 2'];
 
 /** How a quantity is spread over many bodies now: a histogram for each population, theory's curve over it. */
-export function HistogramPanel({ m, run, distribution: d, names, tagged, tall }: { m: Manifest; run: Run; distribution: Distribution; names: string[]; tagged: boolean; tall?: boolean }) {
+export function HistogramPanel({
+  m,
+  run,
+  distribution: d,
+  names,
+  tagged,
+  tall,
+}: {
+  m: Manifest;
+  run: Run;
+  distribution: Distribution;
+  names: string[];
+  tagged: boolean;
+  tall?: boolean;
+}) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
   const [bins, setBins] = useState('40');
@@ -43,54 +60,190 @@ export function HistogramPanel({ m, run, distribution: d, names, tagged, tall }:
   };
   const curve = (values: Float64Array) => {
     let path = '';
-    for (let i = 0; i <= n; i++) path += `${i ? 'L' : 'M'}${x((i * end.current) / n).toFixed(1)} ${y(values[i]).toFixed(1)}`;
+    for (let i = 0; i <= n; i++)
+      path += `${i ? 'L' : 'M'}${x((i * end.current) / n).toFixed(1)} ${y(values[i]).toFixed(1)}`;
     return path;
   };
   return (
     <figure ref={box} className="flex flex-col gap-1" aria-label={`Histogram: ${d.name}`}>
       <figcaption className="flex flex-wrap items-center gap-x-4 gap-y-1 text-fine">
-        <b>{d.name}, <Symbol text={d.symbol} /></b>
-        {which.filter((p) => counted[p].n > 0).map((p) => (
-          <span key={p} className="inline-flex items-center gap-1.5">
-            <svg width="22" height="12" aria-hidden><rect x="1" y="2" width="20" height="9" fill={p ? 'none' : LOOK[p].color} fillOpacity="0.35" stroke={LOOK[p].color} strokeWidth="1.6" strokeDasharray={LOOK[p].dash} /></svg>
-            {names[p]}, <span className="mono">{counted[p].n}</span>
-          </span>
-        ))}
+        <b>
+          {d.name}, <Symbol text={d.symbol} />
+        </b>
+        {which
+          .filter((p) => counted[p].n > 0)
+          .map((p) => (
+            <span key={p} className="inline-flex items-center gap-1.5">
+              <svg width="22" height="12" aria-hidden>
+                <rect
+                  x="1"
+                  y="2"
+                  width="20"
+                  height="9"
+                  fill={p ? 'none' : LOOK[p].color}
+                  fillOpacity="0.35"
+                  stroke={LOOK[p].color}
+                  strokeWidth="1.6"
+                  strokeDasharray={LOOK[p].dash}
+                />
+              </svg>
+              {names[p]}, <span className="mono">{counted[p].n}</span>
+            </span>
+          ))}
         <span className="ml-auto inline-flex items-center gap-3">
-          {counted.every((c) => c.n > 0) && <Select label="Show" value={alone} onChange={setAlone} options={[{ id: 'both', name: 'both gases' }, ...which.map((p) => ({ id: String(p), name: d.populations[p] }))]} />}
+          {counted.every((c) => c.n > 0) && (
+            <Select
+              label="Show"
+              value={alone}
+              onChange={setAlone}
+              options={[
+                { id: 'both', name: 'both gases' },
+                ...which.map((p) => ({ id: String(p), name: d.populations[p] })),
+              ]}
+            />
+          )}
           <Select label="Bins" value={bins} onChange={setBins} options={BINS.map((b) => ({ id: b, name: b }))} />
         </span>
       </figcaption>
-      <svg width={W} height={H} role="img" aria-label={shown.map((p) => `${names[p]}: ${d.marks.map((k, i) => `${k} ${printShort(Number((counted[p].marks[i] * d.perSi).toPrecision(3)))} ${d.unit}`).join(', ')}`).join('; ')}>
+      <svg
+        width={W}
+        height={H}
+        role="img"
+        aria-label={shown
+          .map(
+            (p) =>
+              `${names[p]}: ${d.marks.map((k, i) => `${k} ${printShort(Number((counted[p].marks[i] * d.perSi).toPrecision(3)))} ${d.unit}`).join(', ')}`,
+          )
+          .join('; ')}
+      >
         {y.ticks(4).map((t) => (
           <g key={t}>
             <line x1={PAD.left} x2={W - PAD.right} y1={y(t)} y2={y(t)} stroke="var(--line)" />
-            <text x={PAD.left - 5} y={y(t) + type / 3} textAnchor="end" fontSize={type} className="mono" fill="var(--soft)">{t}</text>
+            <text
+              x={PAD.left - 5}
+              y={y(t) + type / 3}
+              textAnchor="end"
+              fontSize={type}
+              className="mono"
+              fill="var(--soft)"
+            >
+              {t}
+            </text>
           </g>
         ))}
-        {x.ticks(Math.min(8, W / (5 * type))).map((t) => <text key={t} x={x(t)} y={H - PAD.bottom + 1.15 * type} textAnchor="middle" fontSize={type} className="mono" fill="var(--soft)">{t}</text>)}
-        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize={type}><tspan fontStyle="italic" fill="var(--ink)">{d.symbol}</tspan><tspan fill="var(--ink)"> / {d.unit}</tspan></text>
-        <text x={4} y={type} fontSize={type} fill="var(--soft)">molecules in each bin</text>
-        {shown.map((p) => <path key={`b${p}`} d={steps(counted[p].counts)} fill={p ? 'none' : LOOK[p].color} fillOpacity="0.28" stroke={LOOK[p].color} strokeWidth="1.2" strokeDasharray={LOOK[p].dash} data-histogram={d.id} />)}
-        {shown.map((p) => <path key={`c${p}`} d={curve(counted[p].curve)} fill="none" stroke={LOOK[p].color} strokeWidth="2.4" data-theory={d.id} />)}
-        {(shown.length === 1 ? shown : shown.slice(0, 2)).map((p) => [...counted[p].marks].map((v, i) => (
-          <line key={`${p}${i}`} x1={x(v * d.perSi)} x2={x(v * d.perSi)} y1={y(0)} y2={PAD.top} stroke={LOOK[p].color} strokeWidth="1.3" strokeDasharray={MARK_DASH[i]} />
-        )))}
-        {tagged && which.map((p) => !Number.isNaN(counted[p].followed) && (
-          <path key={`t${p}`} d={`M${x(Math.min(end.current, counted[p].followed * d.perSi))} ${y(0)}l${-0.5 * type} ${0.9 * type}h${type}Z`} fill="var(--plum)"><title>the tagged molecule</title></path>
+        {x.ticks(Math.min(8, W / (5 * type))).map((t) => (
+          <text
+            key={t}
+            x={x(t)}
+            y={H - PAD.bottom + 1.15 * type}
+            textAnchor="middle"
+            fontSize={type}
+            className="mono"
+            fill="var(--soft)"
+          >
+            {t}
+          </text>
         ))}
-        <line x1={x(Math.min(limit, end.current))} x2={x(Math.min(limit, end.current))} y1={y(0)} y2={PAD.top - 0.4 * type} stroke="var(--ink)" strokeWidth="1.6" strokeDasharray="9 3" />
+        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize={type}>
+          <tspan fontStyle="italic" fill="var(--ink)">
+            {d.symbol}
+          </tspan>
+          <tspan fill="var(--ink)"> / {d.unit}</tspan>
+        </text>
+        <text x={4} y={type} fontSize={type} fill="var(--soft)">
+          molecules in each bin
+        </text>
+        {shown.map((p) => (
+          <path
+            key={`b${p}`}
+            d={steps(counted[p].counts)}
+            fill={p ? 'none' : LOOK[p].color}
+            fillOpacity="0.28"
+            stroke={LOOK[p].color}
+            strokeWidth="1.2"
+            strokeDasharray={LOOK[p].dash}
+            data-histogram={d.id}
+          />
+        ))}
+        {shown.map((p) => (
+          <path
+            key={`c${p}`}
+            d={curve(counted[p].curve)}
+            fill="none"
+            stroke={LOOK[p].color}
+            strokeWidth="2.4"
+            data-theory={d.id}
+          />
+        ))}
+        {(shown.length === 1 ? shown : shown.slice(0, 2)).map((p) =>
+          [...counted[p].marks].map((v, i) => (
+            <line
+              key={`${p}${i}`}
+              x1={x(v * d.perSi)}
+              x2={x(v * d.perSi)}
+              y1={y(0)}
+              y2={PAD.top}
+              stroke={LOOK[p].color}
+              strokeWidth="1.3"
+              strokeDasharray={MARK_DASH[i]}
+            />
+          )),
+        )}
+        {tagged &&
+          which.map(
+            (p) =>
+              !Number.isNaN(counted[p].followed) && (
+                <path
+                  key={`t${p}`}
+                  d={`M${x(Math.min(end.current, counted[p].followed * d.perSi))} ${y(0)}l${-0.5 * type} ${0.9 * type}h${type}Z`}
+                  fill="var(--plum)"
+                >
+                  <title>the tagged molecule</title>
+                </path>
+              ),
+          )}
+        <line
+          x1={x(Math.min(limit, end.current))}
+          x2={x(Math.min(limit, end.current))}
+          y1={y(0)}
+          y2={PAD.top - 0.4 * type}
+          stroke="var(--ink)"
+          strokeWidth="1.6"
+          strokeDasharray="9 3"
+        />
       </svg>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-fine">
         <span className="inline-flex min-w-56 flex-1 items-center gap-2">
-          <span className="whitespace-nowrap">above <span className="mono">{printShort(Number(limit.toPrecision(3)))}</span> {d.unit}</span>
-          <Slider label={`Limit of ${d.name.toLowerCase()}`} className="min-w-24 flex-1" value={Math.min(limit, end.current)} min={0} max={end.current} step={end.current / 200} onChange={setLimit} valueText={`${printShort(limit)} ${d.unit}`} />
-          {shown.map((p) => <b key={p} className="mono whitespace-nowrap" style={{ color: LOOK[p].color }} data-share={p}>{printFixed(100 * counted[p].shareAbove, 1)} %</b>)}
+          <span className="whitespace-nowrap">
+            above <span className="mono">{printShort(Number(limit.toPrecision(3)))}</span> {d.unit}
+          </span>
+          <Slider
+            label={`Limit of ${d.name.toLowerCase()}`}
+            className="min-w-24 flex-1"
+            value={Math.min(limit, end.current)}
+            min={0}
+            max={end.current}
+            step={end.current / 200}
+            onChange={setLimit}
+            valueText={`${printShort(limit)} ${d.unit}`}
+          />
+          {shown.map((p) => (
+            <b key={p} className="mono whitespace-nowrap" style={{ color: LOOK[p].color }} data-share={p}>
+              {printFixed(100 * counted[p].shareAbove, 1)} %
+            </b>
+          ))}
         </span>
         {d.marks.map((k, i) => (
           <span key={k} className="inline-flex items-center gap-1.5 whitespace-nowrap">
-            <svg width="16" height="10" aria-hidden><line x1="8" x2="8" y1="0" y2="10" stroke="var(--ink)" strokeWidth="1.6" strokeDasharray={MARK_DASH[i]} /></svg>
-            {k} {shown.map((p) => <span key={p} className="mono" style={{ color: LOOK[p].color }}>{printFixed(counted[p].marks[i] * d.perSi, d.unit === 'm/s' ? 0 : 2)} </span>)}
+            <svg width="16" height="10" aria-hidden>
+              <line x1="8" x2="8" y1="0" y2="10" stroke="var(--ink)" strokeWidth="1.6" strokeDasharray={MARK_DASH[i]} />
+            </svg>
+            {k}{' '}
+            {shown.map((p) => (
+              <span key={p} className="mono" style={{ color: LOOK[p].color }}>
+                {printFixed(counted[p].marks[i] * d.perSi, d.unit === 'm/s' ? 0 : 2)}{' '}
+              </span>
+            ))}
           </span>
         ))}
       </div>

@@ -25,7 +25,11 @@ import { populationNames } from './populations';
 
 export default function OpenBench() {
   const { apparatus = '' } = useParams();
-  return isApparatus(apparatus) ? <Known key={apparatus} apparatus={apparatus} /> : <Navigate to="/catalogue" replace />;
+  return isApparatus(apparatus) ? (
+    <Known key={apparatus} apparatus={apparatus} />
+  ) : (
+    <Navigate to="/catalogue" replace />
+  );
 }
 
 function Known({ apparatus }: { apparatus: string }) {
@@ -38,7 +42,14 @@ function Bench({ m }: { m: Manifest }) {
   const bench = useBench(m, shelf);
   const { live } = bench;
   const [shown, setShown] = useState<Shown>(() => ({
-    readouts: m.channels.filter((c) => !c.account).slice(0, 3).map((c) => c.id), bars: hasAccount(m), graphed: [], layers: [], histograms: m.distributions.slice(0, 1).map((d) => d.id),
+    readouts: m.channels
+      .filter((c) => !c.account)
+      .slice(0, 3)
+      .map((c) => c.id),
+    bars: hasAccount(m),
+    graphed: [],
+    layers: [],
+    histograms: m.distributions.slice(0, 1).map((d) => d.id),
   }));
   const show = useCallback((more: Partial<Shown>) => setShown((s) => ({ ...s, ...more })), []);
   const [left, setLeft] = useState<Left>('settings');
@@ -53,60 +64,156 @@ function Bench({ m }: { m: Manifest }) {
   const two = live.sides.length > 1;
   const at = Math.min(side, live.sides.length - 1);
   const behind = useMemo(() => (behindTrial ? [replay(behindTrial.recipe, behindTrial.until)] : []), [behindTrial]);
-  const docked = !pictureOnly && (shown.readouts.length > 0 || (shown.bars && hasAccount(m)) || shown.graphed.length > 0);
+  const docked =
+    !pictureOnly && (shown.readouts.length > 0 || (shown.bars && hasAccount(m)) || shown.graphed.length > 0);
   const leftShown = pictureOnly ? null : left;
   const layers = useMemo(() => new Set(shown.layers), [shown.layers]);
   const bins = m.distributions.filter((d) => shown.histograms.includes(d.id));
   const drawing = tool !== null;
   const { play } = live;
-  const toggleDrawing = useCallback(() => { play(false); setTool((t) => (t === null ? 'force' : null)); }, [play]);
+  const toggleDrawing = useCallback(() => {
+    play(false);
+    setTool((t) => (t === null ? 'force' : null));
+  }, [play]);
   const shapes = bench.shapes(at);
 
   return (
-    <main className="grid h-screen bg-paper text-ink" style={{ gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto`, gridTemplateColumns: `${leftShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}` }}>
+    <main
+      className="grid h-screen bg-paper text-ink"
+      style={{
+        gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto`,
+        gridTemplateColumns: `${leftShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}`,
+      }}
+    >
       <BenchHeader
-        m={m} shown={shown} onShow={show} left={left} onLeft={setLeft} two={two} onTwo={live.sideBySide} drawing={drawing} onDraw={toggleDrawing}
-        hidden={pictureOnly} onPictureOnly={setPictureOnly} projector={projector.on} onProjector={projector.toggle}
+        m={m}
+        shown={shown}
+        onShow={show}
+        left={left}
+        onLeft={setLeft}
+        two={two}
+        onTwo={live.sideBySide}
+        drawing={drawing}
+        onDraw={toggleDrawing}
+        hidden={pictureOnly}
+        onPictureOnly={setPictureOnly}
+        projector={projector.on}
+        onProjector={projector.toggle}
       />
 
       {leftShown && (
-        <aside className="overflow-auto border-r bg-sheet p-4" aria-label={leftShown === 'settings' ? 'Settings' : 'Trials'}>
+        <aside
+          className="overflow-auto border-r bg-sheet p-4"
+          aria-label={leftShown === 'settings' ? 'Settings' : 'Trials'}
+        >
           {leftShown === 'settings' ? (
             <div className="flex flex-col gap-3">
-              {two && <Select label="Settings of bench" value={String(at)} onChange={(v) => setSide(Number(v))} options={[{ id: '0', name: 'A' }, { id: '1', name: 'B' }]} />}
+              {two && (
+                <Select
+                  label="Settings of bench"
+                  value={String(at)}
+                  onChange={(v) => setSide(Number(v))}
+                  options={[
+                    { id: '0', name: 'A' },
+                    { id: '1', name: 'B' },
+                  ]}
+                />
+              )}
               <SettingsPanel m={m} values={live.sides[at].settings} onChange={(id, v) => bench.change(at, id, v)} />
               <Trouble error={bench.trouble} />
-              {live.sides[at].seed !== undefined && m.distributions.length > 0 && <Button small onClick={() => bench.restart({ side: at, seed: live.sides[at].seed + 1 })}>Restart with new chance</Button>}
+              {live.sides[at].seed !== undefined && m.distributions.length > 0 && (
+                <Button small onClick={() => bench.restart({ side: at, seed: live.sides[at].seed + 1 })}>
+                  Restart with new chance
+                </Button>
+              )}
             </div>
           ) : (
-            <TrialsPanel m={m} shelf={shelf} current={bench.trialOf(0)} behind={behindTrial?.id ?? null} onOpen={bench.load} onRepeat={bench.repeat} onBehind={setBehindTrial} />
+            <TrialsPanel
+              m={m}
+              shelf={shelf}
+              current={bench.trialOf(0)}
+              behind={behindTrial?.id ?? null}
+              onOpen={bench.load}
+              onRepeat={bench.repeat}
+              onBehind={setBehindTrial}
+            />
           )}
         </aside>
       )}
 
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Bench">
-        {drawing && <DrawTools tool={tool} onTool={setTool} onUndo={() => bench.draw(at, shapes.slice(0, -1))} onClear={() => bench.draw(at, [])} empty={shapes.length === 0} />}
+        {drawing && (
+          <DrawTools
+            tool={tool}
+            onTool={setTool}
+            onUndo={() => bench.draw(at, shapes.slice(0, -1))}
+            onClear={() => bench.draw(at, [])}
+            empty={shapes.length === 0}
+          />
+        )}
         <Tray state={instruments} note={<PictureNote bench={bench} layers={layers} />} />
         <div className="relative grid min-h-0 flex-1" style={{ gridTemplateColumns: two ? '1fr 1fr' : '1fr' }}>
           {live.sides.map((_, i) => (
-            <BenchStage key={i} bench={bench} side={i} layers={layers} tool={live.playing ? null : tool} behind={i === 0 ? behind : []} label={two ? 'AB'[i] : undefined}>
-              {i === 0 ? (picture) => <InstrumentLayer state={instruments} picture={picture} content="bench-content-0" points={snapPoints(m, picture, instruments.markers, instruments.frame)} /> : undefined}
+            <BenchStage
+              key={i}
+              bench={bench}
+              side={i}
+              layers={layers}
+              tool={live.playing ? null : tool}
+              behind={i === 0 ? behind : []}
+              label={two ? 'AB'[i] : undefined}
+            >
+              {i === 0
+                ? (picture) => (
+                    <InstrumentLayer
+                      state={instruments}
+                      picture={picture}
+                      content="bench-content-0"
+                      points={snapPoints(m, picture, instruments.markers, instruments.frame)}
+                    />
+                  )
+                : undefined}
             </BenchStage>
           ))}
-          {leftShown !== 'settings' && bench.trouble && <div className="absolute bottom-2 left-2"><Trouble error={bench.trouble} /></div>}
+          {leftShown !== 'settings' && bench.trouble && (
+            <div className="absolute bottom-2 left-2">
+              <Trouble error={bench.trouble} />
+            </div>
+          )}
         </div>
         {bins.length > 0 && !pictureOnly && (
-          <div className="grid max-h-[46%] shrink-0 gap-x-4 overflow-auto border-t bg-sheet px-3 py-2" style={{ gridTemplateColumns: `repeat(${Math.max(bins.length, live.sides.length)}, minmax(0,1fr))` }}>
-            {bins.flatMap((d) => live.sides.map((s, i) => <HistogramPanel key={`${d.id}${i}`} m={m} run={s.run} distribution={d} names={populationNames(m, d, s.settings)} tagged={layers.has('tag')} />))}
+          <div
+            className="grid max-h-[46%] shrink-0 gap-x-4 overflow-auto border-t bg-sheet px-3 py-2"
+            style={{ gridTemplateColumns: `repeat(${Math.max(bins.length, live.sides.length)}, minmax(0,1fr))` }}
+          >
+            {bins.flatMap((d) =>
+              live.sides.map((s, i) => (
+                <HistogramPanel
+                  key={`${d.id}${i}`}
+                  m={m}
+                  run={s.run}
+                  distribution={d}
+                  names={populationNames(m, d, s.settings)}
+                  tagged={layers.has('tag')}
+                />
+              )),
+            )}
           </div>
         )}
       </section>
 
       {docked && <Dock bench={bench} shown={shown} behind={behind} />}
 
-      <div className="col-span-full"><InstrumentStrip state={instruments} onGo={(f) => live.seek(instruments.seconds(f))} /></div>
+      <div className="col-span-full">
+        <InstrumentStrip state={instruments} onGo={(f) => live.seek(instruments.seconds(f))} />
+      </div>
       <Transport bench={bench}>
-        {pictureOnly && <Button onClick={() => setPictureOnly(false)}><Shrink size={15} />All panels</Button>}
+        {pictureOnly && (
+          <Button onClick={() => setPictureOnly(false)}>
+            <Shrink size={15} />
+            All panels
+          </Button>
+        )}
       </Transport>
     </main>
   );

@@ -3,15 +3,41 @@ import type { ReactNode } from 'react';
 import { Button } from '../ui';
 
 /** A button that opens a list of things to show or hide. */
-export function ShowMenu({ title, items, chosen, onChange, icon }: { title: string; items: { id: string; name: string }[]; chosen: string[]; onChange: (c: string[]) => void; icon: ReactNode }) {
+export function ShowMenu({
+  title,
+  items,
+  chosen,
+  onChange,
+  icon,
+}: {
+  title: string;
+  items: { id: string; name: string }[];
+  chosen: string[];
+  onChange: (c: string[]) => void;
+  icon: ReactNode;
+}) {
   return (
     <Popover.Root>
-      <Popover.Trigger asChild><Button title={title}>{icon}<span className={icon ? 'max-xl:sr-only' : ''}>{title}</span></Button></Popover.Trigger>
+      <Popover.Trigger asChild>
+        <Button title={title}>
+          {icon}
+          <span className={icon ? 'max-xl:sr-only' : ''}>{title}</span>
+        </Button>
+      </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content sideOffset={6} align="end" className="z-40 flex max-h-[75vh] flex-col gap-1 overflow-auto rounded-house border bg-sheet p-3 text-ink">
+        <Popover.Content
+          sideOffset={6}
+          align="end"
+          className="z-40 flex max-h-[75vh] flex-col gap-1 overflow-auto rounded-house border bg-sheet p-3 text-ink"
+        >
           {items.map((c) => (
             <label key={c.id} className="flex items-center gap-2">
-              <input type="checkbox" className="h-4 w-4 accent-(--copper)" checked={chosen.includes(c.id)} onChange={(e) => onChange(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))} />
+              <input
+                type="checkbox"
+                className="h-4 w-4 accent-(--copper)"
+                checked={chosen.includes(c.id)}
+                onChange={(e) => onChange(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
+              />
               {c.name}
             </label>
           ))}

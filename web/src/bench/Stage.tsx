@@ -1,6 +1,17 @@
 import { clsx } from 'clsx';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
-import { createContext, memo, useCallback, useContext, useEffect, useLayoutEffect, useRef, useState, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
+import {
+  createContext,
+  memo,
+  useCallback,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type PointerEvent as ReactPointerEvent,
+  type ReactNode,
+} from 'react';
 import { flushSync } from 'react-dom';
 import { IconButton } from '../ui';
 import type { Picture } from '../scenes/picture';
@@ -18,8 +29,18 @@ export const useStage = () => useContext(StageContext);
 const ZOOMS = [1, 1.5, 2, 3, 4, 6, 8, 12, 16, 24];
 
 /** Where the picture hangs: fits it in, zooms into it, moves it about. What lies on it zooms with it. */
-export function Stage({ picture, children, label, className, under }: {
-  picture: Picture; children: ReactNode; label: string; className?: string; under?: (ctx: CanvasRenderingContext2D, pixel: number) => void;
+export function Stage({
+  picture,
+  children,
+  label,
+  className,
+  under,
+}: {
+  picture: Picture;
+  children: ReactNode;
+  label: string;
+  className?: string;
+  under?: (ctx: CanvasRenderingContext2D, pixel: number) => void;
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -76,7 +97,10 @@ export function Stage({ picture, children, label, className, under }: {
     const ratio = window.devicePixelRatio || 1;
     const c = canvas.current;
     const [cw, ch] = [Math.round(size.w * ratio), Math.round(size.h * ratio)];
-    if (c.width !== cw || c.height !== ch) { c.width = cw; c.height = ch; }
+    if (c.width !== cw || c.height !== ch) {
+      c.width = cw;
+      c.height = ch;
+    }
     const ctx = c.getContext('2d');
     if (!ctx) return;
     ctx.setTransform(1, 0, 0, 1, 0, 0);
@@ -97,7 +121,9 @@ export function Stage({ picture, children, label, className, under }: {
         aria-label={label}
         onPointerDown={grab}
         onPointerMove={move}
-        onPointerUp={() => { drag.current = null; }}
+        onPointerUp={() => {
+          drag.current = null;
+        }}
         onWheel={(e) => step(e.deltaY < 0 ? 1 : -1, locate(e.clientX, e.clientY))}
       >
         <StageContext.Provider value={{ pixel, locate }}>{children}</StageContext.Provider>
@@ -111,15 +137,24 @@ export function Stage({ picture, children, label, className, under }: {
 const ZoomButtons = memo(function ZoomButtons({ zoom, onStep }: { zoom: number; onStep: (by: number) => void }) {
   return (
     <div className="absolute right-2 bottom-2 flex gap-1">
-      <IconButton label="Zoom in" onClick={() => onStep(1)} disabled={zoom === ZOOMS.at(-1)}><ZoomIn size={16} /></IconButton>
-      <IconButton label="Zoom out" onClick={() => onStep(-1)} disabled={zoom === 1}><ZoomOut size={16} /></IconButton>
-      <IconButton label="Show the whole picture" onClick={() => onStep(0)} disabled={zoom === 1}><Maximize size={16} /></IconButton>
+      <IconButton label="Zoom in" onClick={() => onStep(1)} disabled={zoom === ZOOMS.at(-1)}>
+        <ZoomIn size={16} />
+      </IconButton>
+      <IconButton label="Zoom out" onClick={() => onStep(-1)} disabled={zoom === 1}>
+        <ZoomOut size={16} />
+      </IconButton>
+      <IconButton label="Show the whole picture" onClick={() => onStep(0)} disabled={zoom === 1}>
+        <Maximize size={16} />
+      </IconButton>
     </div>
   );
 });
 
 /** Lets something on the stage be dragged; gives the pointer's place in the picture. */
-export function useStageDrag(onMove: (to: { x: number; y: number }, from: { x: number; y: number }) => void, ends?: { start?: (at: { x: number; y: number }) => void; end?: () => void }) {
+export function useStageDrag(
+  onMove: (to: { x: number; y: number }, from: { x: number; y: number }) => void,
+  ends?: { start?: (at: { x: number; y: number }) => void; end?: () => void },
+) {
   const stage = useStage();
   const last = useRef<{ x: number; y: number } | null>(null);
   return {
@@ -155,10 +190,15 @@ export function useStageDrag(onMove: (to: { x: number; y: number }, from: { x: n
 export function arrowStep(e: { key: string; shiftKey: boolean }, coarse: number, fine: number) {
   const d = e.shiftKey ? fine : coarse;
   switch (e.key) {
-    case 'ArrowLeft': return { x: -d, y: 0 };
-    case 'ArrowRight': return { x: d, y: 0 };
-    case 'ArrowUp': return { x: 0, y: -d };
-    case 'ArrowDown': return { x: 0, y: d };
-    default: return null;
+    case 'ArrowLeft':
+      return { x: -d, y: 0 };
+    case 'ArrowRight':
+      return { x: d, y: 0 };
+    case 'ArrowUp':
+      return { x: 0, y: -d };
+    case 'ArrowDown':
+      return { x: 0, y: d };
+    default:
+      return null;
   }
 }

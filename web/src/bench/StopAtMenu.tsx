@@ -5,7 +5,15 @@ import { memo, useState } from 'react';
 import { Button, inputClass } from '../ui';
 
 /** Where to pause by itself: an event of the manifest, its nth time, a time, or a channel's value. */
-export const StopAtMenu = memo(function StopAtMenu({ m, onStopAt, begun }: { m: Manifest; onStopAt: (s: StopAt, backwards: boolean) => string | undefined; begun: boolean }) {
+export const StopAtMenu = memo(function StopAtMenu({
+  m,
+  onStopAt,
+  begun,
+}: {
+  m: Manifest;
+  onStopAt: (s: StopAt, backwards: boolean) => string | undefined;
+  begun: boolean;
+}) {
   const [open, setOpen] = useState(false);
   const [kind, setKind] = useState(`event:${m.events[0]?.id ?? ''}`);
   const [value, setValue] = useState('1');
@@ -28,7 +36,11 @@ export const StopAtMenu = memo(function StopAtMenu({ m, onStopAt, begun }: { m: 
       setError(`A time from 0 to ${printShort(longest)} ${m.timeUnit}`);
     } else {
       const problem = onStopAt(
-        type === 'event' ? { type, event: id, count: number } : type === 'time' ? { type, time: number } : { type: 'crossing', channel: id, value: number },
+        type === 'event'
+          ? { type, event: id, count: number }
+          : type === 'time'
+            ? { type, time: number }
+            : { type: 'crossing', channel: id, value: number },
         backwards,
       );
       setError(problem);
@@ -37,25 +49,59 @@ export const StopAtMenu = memo(function StopAtMenu({ m, onStopAt, begun }: { m: 
   };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger asChild><Button><Flag size={15} />Stop at …</Button></Popover.Trigger>
+      <Popover.Trigger asChild>
+        <Button>
+          <Flag size={15} />
+          Stop at …
+        </Button>
+      </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="top" sideOffset={8} className="z-40 flex w-76 flex-col gap-3 rounded-house border bg-sheet p-4 text-ink">
-          <label className="flex flex-col gap-1 text-fine">Stop exactly at
+        <Popover.Content
+          side="top"
+          sideOffset={8}
+          className="z-40 flex w-76 flex-col gap-3 rounded-house border bg-sheet p-4 text-ink"
+        >
+          <label className="flex flex-col gap-1 text-fine">
+            Stop exactly at
             <select className={inputClass} value={kind} onChange={(e) => choose(e.target.value)}>
-              {m.events.map((e) => <option key={e.id} value={`event:${e.id}`}>{e.name}</option>)}
+              {m.events.map((e) => (
+                <option key={e.id} value={`event:${e.id}`}>
+                  {e.name}
+                </option>
+              ))}
               <option value="time:t">a time</option>
-              {m.channels.map((c) => <option key={c.id} value={`crossing:${c.id}`}>{c.name} =</option>)}
+              {m.channels.map((c) => (
+                <option key={c.id} value={`crossing:${c.id}`}>
+                  {c.name} =
+                </option>
+              ))}
             </select>
           </label>
           <label className="flex items-center gap-2 text-fine">
             {type === 'event' ? 'Which one, counted from now' : type === 'time' ? 't =' : `${channel?.symbol} =`}
-            <input className={`${inputClass} mono w-24`} value={value} onChange={(e) => setValue(e.target.value)} onKeyDown={(e) => { if (e.key === 'Enter') go(false); }} aria-label="Value to stop at" />
+            <input
+              className={`${inputClass} mono w-24`}
+              value={value}
+              onChange={(e) => setValue(e.target.value)}
+              onKeyDown={(e) => {
+                if (e.key === 'Enter') go(false);
+              }}
+              aria-label="Value to stop at"
+            />
             {type === 'time' ? m.timeUnit : channel?.unit}
           </label>
-          {error && <p role="alert" className="text-fine text-copper">{error}</p>}
+          {error && (
+            <p role="alert" className="text-fine text-copper">
+              {error}
+            </p>
+          )}
           <div className="flex gap-2">
-            <Button onClick={() => go(true)} disabled={!begun}>Back to there</Button>
-            <Button kind="main" className="flex-1" onClick={() => go(false)}>Run to there</Button>
+            <Button onClick={() => go(true)} disabled={!begun}>
+              Back to there
+            </Button>
+            <Button kind="main" className="flex-1" onClick={() => go(false)}>
+              Run to there
+            </Button>
           </div>
         </Popover.Content>
       </Popover.Portal>

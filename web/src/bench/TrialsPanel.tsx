@@ -32,42 +32,123 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
     <section className="flex h-full flex-col gap-2" aria-label="Trials">
       <div className="flex items-center justify-between">
         <h2 className="font-bold">Trials</h2>
-        <Button small disabled={pair.length !== 2} onClick={() => setComparing(true)} title="Tick two trials first"><GitCompare size={14} aria-hidden />Compare</Button>
+        <Button small disabled={pair.length !== 2} onClick={() => setComparing(true)} title="Tick two trials first">
+          <GitCompare size={14} aria-hidden />
+          Compare
+        </Button>
       </div>
       <Trouble error={shelf.trouble} />
-      {trials.length === 0 && <p className="text-soft">Every run is kept here with its settings. Press Run, and the first one appears when you pause.</p>}
+      {trials.length === 0 && (
+        <p className="text-soft">
+          Every run is kept here with its settings. Press Run, and the first one appears when you pause.
+        </p>
+      )}
       {removed && (
         <p className="flex items-center justify-between gap-2 rounded-house bg-wash px-2 py-1 text-fine" role="status">
           {nameOf(removed)} is deleted.
-          <Button small onClick={() => { shelf.keep({ ...removed, removed: false }); setRemoved(null); }}>Undo</Button>
+          <Button
+            small
+            onClick={() => {
+              shelf.keep({ ...removed, removed: false });
+              setRemoved(null);
+            }}
+          >
+            Undo
+          </Button>
         </p>
       )}
       <ul className="flex flex-col gap-2">
-        {[...trials].reverse().map((t) => ({ t, why: whyNotReplay(t.recipe) })).map(({ t, why }) => (
-          <li key={t.id} className={`flex flex-col gap-1 rounded-house border p-2 ${t.id === current ? 'border-copper' : ''}`} data-trial={t.number}>
-            <div className="flex gap-2">
-              <Thumbnail m={m} trial={t} />
-              <div className="min-w-0 flex-1">
-                <label className="flex items-center gap-1.5">
-                  <input type="checkbox" className="h-4 w-4 accent-(--copper)" aria-label={`Compare ${nameOf(t)}`} disabled={!!why} checked={ticked.includes(t.id)} onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id].slice(-2) : ticked.filter((x) => x !== t.id))} />
-                  <input className="w-full min-w-0 rounded-house border border-transparent bg-transparent px-1 font-semibold hover:border-edge" aria-label={`Name of trial ${t.number}`} value={t.name} placeholder={`Trial ${t.number}`} maxLength={60} readOnly={readOnly} onChange={(e) => shelf.keep({ ...t, name: e.target.value })} />
-                </label>
-                <p className="text-fine text-soft">{dayAndTime(t.at)} · <span className="mono whitespace-nowrap">{timeText(m, t.until, 1)}</span></p>
-                <p className="text-fine">{summary(m, t.recipe.settings)}</p>
+        {[...trials]
+          .reverse()
+          .map((t) => ({ t, why: whyNotReplay(t.recipe) }))
+          .map(({ t, why }) => (
+            <li
+              key={t.id}
+              className={`flex flex-col gap-1 rounded-house border p-2 ${t.id === current ? 'border-copper' : ''}`}
+              data-trial={t.number}
+            >
+              <div className="flex gap-2">
+                <Thumbnail m={m} trial={t} />
+                <div className="min-w-0 flex-1">
+                  <label className="flex items-center gap-1.5">
+                    <input
+                      type="checkbox"
+                      className="h-4 w-4 accent-(--copper)"
+                      aria-label={`Compare ${nameOf(t)}`}
+                      disabled={!!why}
+                      checked={ticked.includes(t.id)}
+                      onChange={(e) =>
+                        setTicked(e.target.checked ? [...ticked, t.id].slice(-2) : ticked.filter((x) => x !== t.id))
+                      }
+                    />
+                    <input
+                      className="w-full min-w-0 rounded-house border border-transparent bg-transparent px-1 font-semibold hover:border-edge"
+                      aria-label={`Name of trial ${t.number}`}
+                      value={t.name}
+                      placeholder={`Trial ${t.number}`}
+                      maxLength={60}
+                      readOnly={readOnly}
+                      onChange={(e) => shelf.keep({ ...t, name: e.target.value })}
+                    />
+                  </label>
+                  <p className="text-fine text-soft">
+                    {dayAndTime(t.at)} · <span className="mono whitespace-nowrap">{timeText(m, t.until, 1)}</span>
+                  </p>
+                  <p className="text-fine">{summary(m, t.recipe.settings)}</p>
+                </div>
               </div>
-            </div>
-            {why && <p className="text-fine text-copper">{why}</p>}
-            <input className={`${inputClass} min-h-7! text-fine`} aria-label={`Note on trial ${t.number}`} value={t.note} placeholder="note" maxLength={300} readOnly={readOnly} onChange={(e) => shelf.keep({ ...t, note: e.target.value })} />
-            <div className="flex flex-wrap gap-1">
-              <Button small onClick={() => onOpen(t)} disabled={t.id === current || !!why}><FolderOpen size={13} aria-hidden />Open</Button>
-              {!readOnly && <Button small onClick={() => onRepeat(t)}><Repeat size={13} aria-hidden />Repeat</Button>}
-              <Button small disabled={!!why} aria-pressed={behind === t.id} className={behind === t.id ? 'border-copper! text-copper!' : ''} onClick={() => onBehind(behind === t.id ? null : t)}><Spline size={13} aria-hidden />Trace behind</Button>
-              {!readOnly && <Button small aria-label={`Delete ${nameOf(t)}`} title="Delete" onClick={() => { shelf.keep({ ...t, removed: true }); setRemoved(t); setTicked(ticked.filter((x) => x !== t.id)); }}><Trash2 size={13} aria-hidden /></Button>}
-            </div>
-          </li>
-        ))}
+              {why && <p className="text-fine text-copper">{why}</p>}
+              <input
+                className={`${inputClass} min-h-7! text-fine`}
+                aria-label={`Note on trial ${t.number}`}
+                value={t.note}
+                placeholder="note"
+                maxLength={300}
+                readOnly={readOnly}
+                onChange={(e) => shelf.keep({ ...t, note: e.target.value })}
+              />
+              <div className="flex flex-wrap gap-1">
+                <Button small onClick={() => onOpen(t)} disabled={t.id === current || !!why}>
+                  <FolderOpen size={13} aria-hidden />
+                  Open
+                </Button>
+                {!readOnly && (
+                  <Button small onClick={() => onRepeat(t)}>
+                    <Repeat size={13} aria-hidden />
+                    Repeat
+                  </Button>
+                )}
+                <Button
+                  small
+                  disabled={!!why}
+                  aria-pressed={behind === t.id}
+                  className={behind === t.id ? 'border-copper! text-copper!' : ''}
+                  onClick={() => onBehind(behind === t.id ? null : t)}
+                >
+                  <Spline size={13} aria-hidden />
+                  Trace behind
+                </Button>
+                {!readOnly && (
+                  <Button
+                    small
+                    aria-label={`Delete ${nameOf(t)}`}
+                    title="Delete"
+                    onClick={() => {
+                      shelf.keep({ ...t, removed: true });
+                      setRemoved(t);
+                      setTicked(ticked.filter((x) => x !== t.id));
+                    }}
+                  >
+                    <Trash2 size={13} aria-hidden />
+                  </Button>
+                )}
+              </div>
+            </li>
+          ))}
       </ul>
-      {comparing && pair.length === 2 && <CompareDialog m={m} one={pair[0]} two={pair[1]} onClose={() => setComparing(false)} />}
+      {comparing && pair.length === 2 && (
+        <CompareDialog m={m} one={pair[0]} two={pair[1]} onClose={() => setComparing(false)} />
+      )}
     </section>
   );
 }
@@ -80,7 +161,11 @@ function Thumbnail({ m, trial }: { m: Manifest; trial: KeptTrial }) {
   const { Drawing } = use(sceneOf(m.id));
   const picture = pictureOfRun(m, Float64Array.from(trial.scene), Float64Array.from(trial.frame));
   return (
-    <svg className="h-16 w-20 shrink-0 rounded-house border bg-stage" viewBox={`0 0 ${picture.width} ${picture.height}`} aria-hidden>
+    <svg
+      className="h-16 w-20 shrink-0 rounded-house border bg-stage"
+      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      aria-hidden
+    >
       <Drawing picture={picture} layers={NO_LAYERS} />
     </svg>
   );
@@ -98,5 +183,16 @@ export function valueText(m: Manifest, values: SettingValues, id: string) {
 function summary(m: Manifest, values: SettingValues) {
   const changed = m.settings.filter((s) => isShown(s.shownWhen, values) && values[s.id] !== s.initial);
   if (changed.length === 0) return 'as it is at first';
-  return changed.slice(0, 3).map((s) => (s.type === 'switch' ? `${s.name.toLowerCase()}: ${valueText(m, values, s.id)}` : s.type === 'amount' ? `${s.symbol.replace('_', '')} = ${valueText(m, values, s.id)}` : valueText(m, values, s.id))).join(', ') + (changed.length > 3 ? ' …' : '');
+  return (
+    changed
+      .slice(0, 3)
+      .map((s) =>
+        s.type === 'switch'
+          ? `${s.name.toLowerCase()}: ${valueText(m, values, s.id)}`
+          : s.type === 'amount'
+            ? `${s.symbol.replace('_', '')} = ${valueText(m, values, s.id)}`
+            : valueText(m, values, s.id),
+      )
+      .join(', ') + (changed.length > 3 ? ' …' : '')
+  );
 }

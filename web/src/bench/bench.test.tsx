@@ -7,7 +7,14 @@ import { SettingsPanel } from './SettingsPanel';
 import { arrowStep } from './Stage';
 
 beforeAll(() => {
-  vi.stubGlobal('ResizeObserver', class { observe() {} unobserve() {} disconnect() {} });
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    },
+  );
 });
 afterEach(cleanup);
 
@@ -53,11 +60,27 @@ test('arrow keys step coarsely, with Shift finely', () => {
 });
 
 test('the browser rounds and prints as the JVM does', () => {
-  const printed = (text: string) => workOut({
-    columns: [{ id: 'a', name: '', symbol: 'a', unit: '', kind: 'measured' }, { id: 'b', name: '', symbol: 'b', unit: '', kind: 'calculated', formula: 'a × 1' }],
-    rows: [{ id: 'r1', cells: { a: text } }],
-  }).columns[1].text(0);
-  expect(['1.3005', '1.30049', '2.5', '9.9996', '−0.000123456', '123456789', '0'].map(printed))
-    .toEqual(['1.301', '1.300', '2.500', '10.00', '−0.0001235', '1.235 × 10⁸', '0']);
-  expect([printFixed(2.345, 2), printFixed(-0.001, 2), printShort(0.1), printShort(1500)]).toEqual(['2.35', '0.00', '0.1', '1500']);
+  const printed = (text: string) =>
+    workOut({
+      columns: [
+        { id: 'a', name: '', symbol: 'a', unit: '', kind: 'measured' },
+        { id: 'b', name: '', symbol: 'b', unit: '', kind: 'calculated', formula: 'a × 1' },
+      ],
+      rows: [{ id: 'r1', cells: { a: text } }],
+    }).columns[1].text(0);
+  expect(['1.3005', '1.30049', '2.5', '9.9996', '−0.000123456', '123456789', '0'].map(printed)).toEqual([
+    '1.301',
+    '1.300',
+    '2.500',
+    '10.00',
+    '−0.0001235',
+    '1.235 × 10⁸',
+    '0',
+  ]);
+  expect([printFixed(2.345, 2), printFixed(-0.001, 2), printShort(0.1), printShort(1500)]).toEqual([
+    '2.35',
+    '0.00',
+    '0.1',
+    '1500',
+  ]);
 });

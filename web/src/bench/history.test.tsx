@@ -12,7 +12,14 @@ import { TrialsPanel } from './TrialsPanel';
 import { populationNames } from './populations';
 
 beforeAll(() => {
-  vi.stubGlobal('ResizeObserver', class { observe() {} unobserve() {} disconnect() {} });
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    },
+  );
 });
 afterEach(cleanup);
 
@@ -42,7 +49,9 @@ test('the histogram counts every molecule, names the gases, and gives the share 
   const settings = { ...initialSettings(gas), count1: 800, count2: 300 };
   const run = openRun(gas.id, settings, 3);
   const d = gas.distributions[0];
-  render(<HistogramPanel m={gas} run={run} distribution={d} names={populationNames(gas, d, settings)} tagged={false} />);
+  render(
+    <HistogramPanel m={gas} run={run} distribution={d} names={populationNames(gas, d, settings)} tagged={false} />,
+  );
   expect(screen.getByText(/nitrogen, N₂/).textContent).toContain('800');
   expect(screen.getByText(/helium, He/).textContent).toContain('300');
   const shares = [...document.querySelectorAll('[data-share]')].map((e) => parseFloat(e.textContent!));
@@ -59,8 +68,18 @@ function kept(number: number, more: Partial<KeptTrial> = {}): KeptTrial {
   const run = openRun(spring.id, settings, 1);
   run.seek(1);
   return {
-    id: `t${number}`, number, name: '', note: '', at: '2026-03-02T09:30:00Z', recipe: run.recipe(), until: 1, settings,
-    scene: [...run.scene()], frame: [...run.frame('front')], sketches: [], ...more,
+    id: `t${number}`,
+    number,
+    name: '',
+    note: '',
+    at: '2026-03-02T09:30:00Z',
+    recipe: run.recipe(),
+    until: 1,
+    settings,
+    scene: [...run.scene()],
+    frame: [...run.frame('front')],
+    sketches: [],
+    ...more,
   };
 }
 
@@ -68,7 +87,21 @@ test('a deleted trial goes from the list and can be brought back', async () => {
   const shelf = { trials: [kept(1), kept(2), kept(3, { removed: true })], keep: vi.fn() };
   const nothing = () => undefined;
   await sceneOf(spring.id);
-  await act(async () => { render(<Tooltip.Provider><TrialsPanel m={spring} shelf={shelf} current={null} behind={null} onOpen={nothing} onRepeat={nothing} onBehind={nothing} /></Tooltip.Provider>); });
+  await act(async () => {
+    render(
+      <Tooltip.Provider>
+        <TrialsPanel
+          m={spring}
+          shelf={shelf}
+          current={null}
+          behind={null}
+          onOpen={nothing}
+          onRepeat={nothing}
+          onBehind={nothing}
+        />
+      </Tooltip.Provider>,
+    );
+  });
   expect(screen.queryByLabelText('Name of trial 3')).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Delete Trial 2' }));
   expect(shelf.keep).toHaveBeenLastCalledWith(expect.objectContaining({ id: 't2', removed: true }));

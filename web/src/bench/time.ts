@@ -8,7 +8,19 @@ export function timeText(m: Manifest, seconds: number, decimals = m.timeUnit ===
 /** How much slower than life it is shown, or null where it is shown as it is. */
 export function slowedText(m: Manifest) {
   if (m.speed === 1) return null;
-  const digits: Record<string, string> = { '-': '⁻', 0: '⁰', 1: '¹', 2: '²', 3: '³', 4: '⁴', 5: '⁵', 6: '⁶', 7: '⁷', 8: '⁸', 9: '⁹' };
+  const digits: Record<string, string> = {
+    '-': '⁻',
+    0: '⁰',
+    1: '¹',
+    2: '²',
+    3: '³',
+    4: '⁴',
+    5: '⁵',
+    6: '⁶',
+    7: '⁷',
+    8: '⁸',
+    9: '⁹',
+  };
   const tens = String(Math.round(-Math.log10(m.speed)));
   return `slowed 10${[...tens].map((c) => digits[c]).join('')} times`;
 }

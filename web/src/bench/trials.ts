@@ -30,7 +30,9 @@ export interface TrialShelf {
   trouble?: string;
 }
 
-interface Stored extends KeptTrial { shelf: string }
+interface Stored extends KeptTrial {
+  shelf: string;
+}
 
 interface Schema extends DBSchema {
   trials: { key: string; value: Stored; indexes: { shelf: string } };
@@ -40,9 +42,12 @@ const MOST_KEPT = 60;
 // Earlier builds counted the same store as version 10.
 const database = openDB<Schema>('cauldron-bench', 11, {
   upgrade(db) {
-    if (!db.objectStoreNames.contains('trials')) db.createObjectStore('trials', { keyPath: 'id' }).createIndex('shelf', 'shelf');
+    if (!db.objectStoreNames.contains('trials'))
+      db.createObjectStore('trials', { keyPath: 'id' }).createIndex('shelf', 'shelf');
   },
-  blocking(_now, _next, event) { (event.target as IDBDatabase).close(); },
+  blocking(_now, _next, event) {
+    (event.target as IDBDatabase).close();
+  },
 });
 // Whoever stores or reads hears of it, and says so.
 database.catch(() => undefined);
@@ -57,21 +62,38 @@ export function useDeviceShelf(person: string, apparatus: string): TrialShelf {
   const shelf = `${person}/${apparatus}`;
   const [trials, setTrials] = useState<KeptTrial[]>([]);
   const [trouble, setTrouble] = useState<string | undefined>();
-  const failed = useCallback((e: unknown) => setTrouble(`This device can't store trials (${String(e)}). They last until the page is closed.`), []);
+  const failed = useCallback(
+    (e: unknown) => setTrouble(`This device can't store trials (${String(e)}). They last until the page is closed.`),
+    [],
+  );
   useEffect(() => {
     let here = true;
-    void database.then((db) => db.getAllFromIndex('trials', 'shelf', shelf)).then((found) => {
-      if (here) setTrials((now) => [...found.filter((f) => !now.some((n) => n.id === f.id)), ...now].sort((a, b) => a.number - b.number));
-    }).catch(failed);
-    return () => { here = false; };
+    void database
+      .then((db) => db.getAllFromIndex('trials', 'shelf', shelf))
+      .then((found) => {
+        if (here)
+          setTrials((now) =>
+            [...found.filter((f) => !now.some((n) => n.id === f.id)), ...now].sort((a, b) => a.number - b.number),
+          );
+      })
+      .catch(failed);
+    return () => {
+      here = false;
+    };
   }, [shelf, failed]);
-  const keep = useCallback((trial: KeptTrial) => {
-    setTrials((now) => {
-      const next = [...now.filter((t) => t.id !== trial.id), trial].sort((a, b) => a.number - b.number);
-      const gone = next.slice(0, Math.max(0, next.length - MOST_KEPT));
-      void store({ ...trial, shelf }, gone.map((t) => t.id)).catch(failed);
-      return next.slice(gone.length);
-    });
-  }, [shelf, failed]);
+  const keep = useCallback(
+    (trial: KeptTrial) => {
+      setTrials((now) => {
+        const next = [...now.filter((t) => t.id !== trial.id), trial].sort((a, b) => a.number - b.number);
+        const gone = next.slice(0, Math.max(0, next.length - MOST_KEPT));
+        void store(
+          { ...trial, shelf },
+          gone.map((t) => t.id),
+        ).catch(failed);
+        return next.slice(gone.length);
+      });
+    },
+    [shelf, failed],
+  );
   return useMemo(() => ({ trials, keep, trouble }), [trials, keep, trouble]);
 }

@@ -9,7 +9,13 @@ import { useRuns } from './useRuns';
 /** How long a run must rest before it is kept, in ms: a step through frames keeps it once. */
 const REST = 400;
 
-interface Identity { id: string; number: number; name: string; note: string; at: string }
+interface Identity {
+  id: string;
+  number: number;
+  name: string;
+  note: string;
+  at: string;
+}
 
 /** A bench at work: runs, what changes them, and the history in which each is kept. */
 export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, seed?: number) {
@@ -25,22 +31,37 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   now.current = { live, sketches };
 
   /** Keeps what is on one side, as a new trial or as the one it already is. */
-  const keep = useCallback((side: number) => {
-    const s = now.current.live.sides[side];
-    const drawn = now.current.sketches;
-    if (!s || s.run.head() === 0) return;
-    if (!identities.current[side]) {
-      // Two sides are kept at once, before the shelf knows of the first.
-      issued.current = 1 + shelfNow.current.trials.reduce((most, t) => Math.max(most, t.number), issued.current);
-      identities.current[side] = { id: crypto.randomUUID(), number: issued.current, name: '', note: '', at: new Date().toISOString() };
-    }
-    const identity = identities.current[side];
-    const known = shelfNow.current.trials.find((t) => t.id === identity.id);
-    shelfNow.current.keep({
-      ...identity, ...(known && { name: known.name, note: known.note }), recipe: s.run.recipe(), until: s.run.head(), settings: s.settings,
-      scene: [...s.run.scene()], frame: [...s.run.frame(m.views[0].id)], sketches: drawn.filter((d) => d.side === side),
-    });
-  }, [m]);
+  const keep = useCallback(
+    (side: number) => {
+      const s = now.current.live.sides[side];
+      const drawn = now.current.sketches;
+      if (!s || s.run.head() === 0) return;
+      if (!identities.current[side]) {
+        // Two sides are kept at once, before the shelf knows of the first.
+        issued.current = 1 + shelfNow.current.trials.reduce((most, t) => Math.max(most, t.number), issued.current);
+        identities.current[side] = {
+          id: crypto.randomUUID(),
+          number: issued.current,
+          name: '',
+          note: '',
+          at: new Date().toISOString(),
+        };
+      }
+      const identity = identities.current[side];
+      const known = shelfNow.current.trials.find((t) => t.id === identity.id);
+      shelfNow.current.keep({
+        ...identity,
+        ...(known && { name: known.name, note: known.note }),
+        recipe: s.run.recipe(),
+        until: s.run.head(),
+        settings: s.settings,
+        scene: [...s.run.scene()],
+        frame: [...s.run.frame(m.views[0].id)],
+        sketches: drawn.filter((d) => d.side === side),
+      });
+    },
+    [m],
+  );
   const keepAll = useCallback(() => now.current.live.sides.forEach((_, i) => keep(i)), [keep]);
 
   const { playing } = live;
@@ -100,10 +121,16 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   const pictureOf = (side: number): Picture => {
     const { run } = live.sides[side];
     const values = run.crowd();
-    return pictureOfRun(m, run.scene(), run.frame(m.views[0].id), run.crowdCount() > 0 ? { values, count: run.crowdCount() } : undefined);
+    return pictureOfRun(
+      m,
+      run.scene(),
+      run.frame(m.views[0].id),
+      run.crowdCount() > 0 ? { values, count: run.crowdCount() } : undefined,
+    );
   };
   // What was drawn belongs to one moment, and is seen only there.
-  const here = (side: number) => (s: Sketch) => s.side === side && Math.abs(s.time - live.sides[side].run.time()) < 1e-3 * m.interval;
+  const here = (side: number) => (s: Sketch) =>
+    s.side === side && Math.abs(s.time - live.sides[side].run.time()) < 1e-3 * m.interval;
   const shapes = (side: number) => sketches.find(here(side))?.shapes ?? [];
   const draw = (side: number, next: Shape[]) => {
     const rest = sketches.filter((s) => !here(side)(s));
@@ -111,7 +138,25 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   };
   const trialOf = (side: number) => identities.current[side]?.id ?? null;
 
-  return { m, live, trouble, change, grab, move, letGo, perform, restart, load, repeat, pictureOf, shapes, draw, sketches, keepAll, trialOf };
+  return {
+    m,
+    live,
+    trouble,
+    change,
+    grab,
+    move,
+    letGo,
+    perform,
+    restart,
+    load,
+    repeat,
+    pictureOf,
+    shapes,
+    draw,
+    sketches,
+    keepAll,
+    trialOf,
+  };
 }
 
 export type BenchState = ReturnType<typeof useBench>;

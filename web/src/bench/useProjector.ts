@@ -4,7 +4,9 @@ import { useCallback, useEffect, useState } from 'react';
 export function useProjector() {
   const [on, setOn] = useState(false);
   useEffect(() => {
-    const left = () => { if (!document.fullscreenElement) setOn(false); };
+    const left = () => {
+      if (!document.fullscreenElement) setOn(false);
+    };
     document.addEventListener('fullscreenchange', left);
     return () => document.removeEventListener('fullscreenchange', left);
   }, []);
@@ -12,7 +14,9 @@ export function useProjector() {
     // Menus and dialogs hang outside the bench, and rem is the root's: the theme goes there too.
     if (on) document.documentElement.dataset.theme = 'projector';
     else delete document.documentElement.dataset.theme;
-    return () => { delete document.documentElement.dataset.theme; };
+    return () => {
+      delete document.documentElement.dataset.theme;
+    };
   }, [on]);
   const toggle = useCallback(() => {
     if (on) {

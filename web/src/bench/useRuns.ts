@@ -6,9 +6,20 @@ import { openRun, replay } from '../core/models';
 const LONGEST_FRAME = 0.1;
 
 /** A run and the settings that rule at the moment shown; in the past, those of then. */
-export interface Side { settings: SettingValues; run: Run; seed: number }
-interface Kept { start: SettingValues; run: Run; seed: number }
-export interface Loop { from: number; to: number }
+export interface Side {
+  settings: SettingValues;
+  run: Run;
+  seed: number;
+}
+interface Kept {
+  start: SettingValues;
+  run: Run;
+  seed: number;
+}
+export interface Loop {
+  from: number;
+  to: number;
+}
 
 /**
  * One live run, or two side by side under one transport: plays at the display's rate, steps, seeks,
@@ -55,55 +66,104 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
     return () => cancelAnimationFrame(handle);
   }, [playing, speed, m, show, seekAll]);
 
-  const play = useCallback((on: boolean) => { setStopped(false); setPlaying(on); }, []);
-  const rest = useCallback(() => { setPlaying(false); setStopped(false); show(); }, [show]);
-  /** Starts afresh: every side, those at one place with new settings or a new seed. */
-  const restart = useCallback((change?: { side: number; settings?: SettingValues; seed?: number }) => {
-    sides.current = sides.current.map((s, i) => {
-      // What was changed on the way stays changed.
-      const as = { ...s, start: s.run.settings() };
-      const next = change?.side === i ? { ...as, ...(change.settings && { start: change.settings }), ...(change.seed && { seed: change.seed }) } : as;
-      return { ...next, run: openRun(m.id, next.start, next.seed) };
-    });
-    setLoop(null);
-    rest();
-  }, [m, rest]);
-  /** Puts a recipe on the bench again, shown from its beginning up to where it had come. */
-  const load = useCallback((recipe: Recipe, until: number) => {
-    sides.current = [{ start: recipe.settings, run: replay(recipe, until), seed: recipe.seed }];
-    setLoop(null);
-    rest();
-  }, [rest]);
-  const seek = useCallback((time: number) => { seekAll(time); rest(); }, [seekAll, rest]);
-  const act = useCallback((side: number, action: Action) => {
-    const answer = sides.current[side].run.act(action);
+  const play = useCallback((on: boolean) => {
+    setStopped(false);
+    setPlaying(on);
+  }, []);
+  const rest = useCallback(() => {
+    setPlaying(false);
+    setStopped(false);
     show();
-    return answer.error;
   }, [show]);
-  const stopAt = useCallback((condition: StopAt, backwards: boolean) => {
-    const run = sides.current[0].run;
-    sides.current.forEach((s) => s.run.clearStop());
-    if (backwards) {
-      const answer = run.back(condition);
-      if ('error' in answer) return answer.error;
-      if (!answer.found) return 'That has not happened yet before this moment.';
-      seekAll(run.time());
+  /** Starts afresh: every side, those at one place with new settings or a new seed. */
+  const restart = useCallback(
+    (change?: { side: number; settings?: SettingValues; seed?: number }) => {
+      sides.current = sides.current.map((s, i) => {
+        // What was changed on the way stays changed.
+        const as = { ...s, start: s.run.settings() };
+        const next =
+          change?.side === i
+            ? { ...as, ...(change.settings && { start: change.settings }), ...(change.seed && { seed: change.seed }) }
+            : as;
+        return { ...next, run: openRun(m.id, next.start, next.seed) };
+      });
+      setLoop(null);
       rest();
-      setStopped(true);
-      return undefined;
-    }
-    const error = run.stopAt(condition).error;
-    if (!error) play(true);
-    return error;
-  }, [play, rest, seekAll]);
-  const sideBySide = useCallback((on: boolean) => {
-    const [one] = sides.current;
-    sides.current = on ? [one, { ...one, start: one.run.settings(), run: openRun(m.id, one.run.settings(), one.seed) }] : [one];
-    restart();
-  }, [m, restart]);
+    },
+    [m, rest],
+  );
+  /** Puts a recipe on the bench again, shown from its beginning up to where it had come. */
+  const load = useCallback(
+    (recipe: Recipe, until: number) => {
+      sides.current = [{ start: recipe.settings, run: replay(recipe, until), seed: recipe.seed }];
+      setLoop(null);
+      rest();
+    },
+    [rest],
+  );
+  const seek = useCallback(
+    (time: number) => {
+      seekAll(time);
+      rest();
+    },
+    [seekAll, rest],
+  );
+  const act = useCallback(
+    (side: number, action: Action) => {
+      const answer = sides.current[side].run.act(action);
+      show();
+      return answer.error;
+    },
+    [show],
+  );
+  const stopAt = useCallback(
+    (condition: StopAt, backwards: boolean) => {
+      const run = sides.current[0].run;
+      sides.current.forEach((s) => s.run.clearStop());
+      if (backwards) {
+        const answer = run.back(condition);
+        if ('error' in answer) return answer.error;
+        if (!answer.found) return 'That has not happened yet before this moment.';
+        seekAll(run.time());
+        rest();
+        setStopped(true);
+        return undefined;
+      }
+      const error = run.stopAt(condition).error;
+      if (!error) play(true);
+      return error;
+    },
+    [play, rest, seekAll],
+  );
+  const sideBySide = useCallback(
+    (on: boolean) => {
+      const [one] = sides.current;
+      sides.current = on
+        ? [one, { ...one, start: one.run.settings(), run: openRun(m.id, one.run.settings(), one.seed) }]
+        : [one];
+      restart();
+    },
+    [m, restart],
+  );
 
   const shown: Side[] = sides.current.map(({ run, seed }) => ({ run, seed, settings: run.settings() }));
-  return { sides: shown, playing, play, speed, setSpeed, restart, load, seek, act, stopAt, stopped, loop, setLoop, sideBySide, show };
+  return {
+    sides: shown,
+    playing,
+    play,
+    speed,
+    setSpeed,
+    restart,
+    load,
+    seek,
+    act,
+    stopAt,
+    stopped,
+    loop,
+    setLoop,
+    sideBySide,
+    show,
+  };
 }
 
 export type LiveRuns = ReturnType<typeof useRuns>;

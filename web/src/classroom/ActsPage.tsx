@@ -10,7 +10,8 @@ const A_PAGE = 100;
 export function ActsPage() {
   const { data, error, fetchNextPage, hasNextPage, isFetching } = useInfiniteQuery({
     queryKey: ['acts'],
-    queryFn: ({ pageParam }) => ask(api.GET('/api/admin/acts', { params: { query: pageParam ? { before: pageParam } : {} } })),
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/admin/acts', { params: { query: pageParam ? { before: pageParam } : {} } })),
     initialPageParam: 0,
     getNextPageParam: (last) => (last.length === A_PAGE ? last.at(-1)!.seq : undefined),
   });
@@ -20,14 +21,38 @@ export function ActsPage() {
       <h1 className="mb-5 text-title font-bold">What was done</h1>
       <Trouble error={error} />
       {!data && !error && <p className="text-soft">Opening …</p>}
-      {data && acts.length === 0 && <p>Nothing yet. Accounts made, secrets reset, students moved and classes changed are kept here for good.</p>}
+      {data && acts.length === 0 && (
+        <p>Nothing yet. Accounts made, secrets reset, students moved and classes changed are kept here for good.</p>
+      )}
       {acts.length > 0 && (
         <table className="w-full rounded-house border bg-sheet text-left">
-          <thead className="text-fine text-soft"><tr>{['When', 'Who', 'What'].map((h) => <th key={h} scope="col" className="border-b px-4 py-2 font-semibold">{h}</th>)}</tr></thead>
-          <tbody>{acts.map((a) => <tr key={a.seq} className="not-last:border-b"><td className="px-4 py-1.5 whitespace-nowrap text-soft">{dayAndTime(a.at)}</td><td className="px-4">{a.who}</td><td className="px-4">{a.what} <b>{a.about}</b></td></tr>)}</tbody>
+          <thead className="text-fine text-soft">
+            <tr>
+              {['When', 'Who', 'What'].map((h) => (
+                <th key={h} scope="col" className="border-b px-4 py-2 font-semibold">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {acts.map((a) => (
+              <tr key={a.seq} className="not-last:border-b">
+                <td className="px-4 py-1.5 whitespace-nowrap text-soft">{dayAndTime(a.at)}</td>
+                <td className="px-4">{a.who}</td>
+                <td className="px-4">
+                  {a.what} <b>{a.about}</b>
+                </td>
+              </tr>
+            ))}
+          </tbody>
         </table>
       )}
-      {hasNextPage && <Button className="mt-4" disabled={isFetching} onClick={() => void fetchNextPage()}>Show older</Button>}
+      {hasNextPage && (
+        <Button className="mt-4" disabled={isFetching} onClick={() => void fetchNextPage()}>
+          Show older
+        </Button>
+      )}
     </Shell>
   );
 }

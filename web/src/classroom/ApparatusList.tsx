@@ -14,7 +14,12 @@ export default function ApparatusList() {
             <h3 className="font-bold">{m.name}</h3>
             <p className="text-fine">{m.summary}</p>
             <p className="text-fine text-soft">{m.topics.join(' · ')}</p>
-            <Link to={`/bench/${m.id}`} className="mt-auto self-start rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper">Open on the bench</Link>
+            <Link
+              to={`/bench/${m.id}`}
+              className="mt-auto self-start rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper"
+            >
+              Open on the bench
+            </Link>
           </div>
         </li>
       ))}
@@ -24,11 +29,20 @@ export default function ApparatusList() {
 
 /** The apparatus as it really stands at its initial settings. */
 function Thumbnail({ id }: { id: string }) {
-  const { m, scene: { Drawing } } = useApparatus(id);
+  const {
+    m,
+    scene: { Drawing },
+  } = useApparatus(id);
   const run = openRun(m.id, initialSettings(m), 1);
   const picture = pictureOfRun(m, run.scene(), run.frame(m.views[0].id));
   return (
-    <svg viewBox={`0 0 ${picture.width} ${picture.height}`} preserveAspectRatio="xMidYMid slice" className="w-44 bg-stage" role="img" aria-label={m.name}>
+    <svg
+      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      preserveAspectRatio="xMidYMid slice"
+      className="w-44 bg-stage"
+      role="img"
+      aria-label={m.name}
+    >
       <Drawing picture={picture} layers={NO_LAYERS} />
     </svg>
   );

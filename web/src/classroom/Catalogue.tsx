@@ -15,7 +15,9 @@ export function Catalogue() {
       <h1 className="mb-6 text-title font-bold">Catalogue</h1>
       <section className="mb-10">
         <h2 className="mb-3 text-lead font-bold">Apparatus</h2>
-        <Suspense fallback={<p className="text-soft">Opening …</p>}><ApparatusList /></Suspense>
+        <Suspense fallback={<p className="text-soft">Opening …</p>}>
+          <ApparatusList />
+        </Suspense>
       </section>
       <section>
         <h2 className="mb-3 text-lead font-bold">Ready labs</h2>
@@ -26,9 +28,16 @@ export function Catalogue() {
               <div className="flex-1">
                 <h3 className="font-bold">{lab.title}</h3>
                 <p className="max-w-prose">{lab.summary}</p>
-                <p className="text-fine text-soft">about {lab.minutes} minutes · {lab.points} points · {lab.apparatus}</p>
+                <p className="text-fine text-soft">
+                  about {lab.minutes} minutes · {lab.points} points · {lab.apparatus}
+                </p>
               </div>
-              <Link to={`/labs/${lab.id}`} className="rounded-house border border-edge px-3.5 py-1.5 font-semibold hover:border-ink">Read and give</Link>
+              <Link
+                to={`/labs/${lab.id}`}
+                className="rounded-house border border-edge px-3.5 py-1.5 font-semibold hover:border-ink"
+              >
+                Read and give
+              </Link>
             </li>
           ))}
         </ul>

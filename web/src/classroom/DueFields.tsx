@@ -2,7 +2,10 @@ import { Field } from '../ui';
 
 export type LateRule = 'OPEN' | 'MARKED' | 'CLOSED';
 /** A due time as an input holds it, and what comes after it. */
-export interface Due { at: string; rule: LateRule }
+export interface Due {
+  at: string;
+  rule: LateRule;
+}
 
 const RULES: { id: LateRule; name: string }[] = [
   { id: 'MARKED', name: 'work goes on, and counts as late' },
@@ -21,12 +24,25 @@ export function forInput(iso?: string | null): string {
 export function DueFields({ due, onChange }: { due: Due; onChange: (due: Due) => void }) {
   return (
     <>
-      <Field label="Due" type="datetime-local" value={due.at} onChange={(e) => onChange({ ...due, at: e.target.value })} hint="Leave empty for no due time" />
+      <Field
+        label="Due"
+        type="datetime-local"
+        value={due.at}
+        onChange={(e) => onChange({ ...due, at: e.target.value })}
+        hint="Leave empty for no due time"
+      />
       <fieldset disabled={!due.at} className="flex flex-col gap-1 disabled:opacity-45">
         <legend className="font-semibold">After the due time</legend>
         {RULES.map((r) => (
           <label key={r.id} className="flex items-center gap-2">
-            <input type="radio" name="late-rule" className="h-4 w-4 accent-(--copper)" checked={due.rule === r.id} onChange={() => onChange({ ...due, rule: r.id })} />{r.name}
+            <input
+              type="radio"
+              name="late-rule"
+              className="h-4 w-4 accent-(--copper)"
+              checked={due.rule === r.id}
+              onChange={() => onChange({ ...due, rule: r.id })}
+            />
+            {r.name}
           </label>
         ))}
       </fieldset>

@@ -12,12 +12,18 @@ export function Enter() {
   const [userName, setUserName] = useState('');
   const [displayName, setDisplayName] = useState('');
   const [secret, setSecret] = useState('');
-  const look = useMutation({ mutationFn: () => ask(api.POST('/api/enter/look', { body: { code } })), onSuccess: setFound });
+  const look = useMutation({
+    mutationFn: () => ask(api.POST('/api/enter/look', { body: { code } })),
+    onSuccess: setFound,
+  });
   const enter = useMutation({
-    mutationFn: () => ask(api.POST('/api/enter', { body: { code, secret, ...(found?.first && { userName, displayName }) } })),
+    mutationFn: () =>
+      ask(api.POST('/api/enter', { body: { code, secret, ...(found?.first && { userName, displayName }) } })),
     onSuccess: () => location.assign('/'),
   });
-  useEffect(() => { if (location.hash.length > 1) look.mutate(); }, []);
+  useEffect(() => {
+    if (location.hash.length > 1) look.mutate();
+  }, []);
   const problem = enter.error instanceof Problem ? enter.error : null;
   const errorOf = (field: string) => (problem?.field === field ? problem.message : null);
   return (
@@ -29,29 +35,104 @@ export function Enter() {
             <h1 className="text-title font-bold">Enter with a code</h1>
             <p className="text-soft">The one-time code on your slip lets you choose a secret of your own.</p>
           </div>
-          <form className="flex flex-col gap-3" onSubmit={(e) => { e.preventDefault(); look.mutate(); }}>
-            <Field label="One-time code" mono autoCapitalize="characters" autoComplete="off" value={code} onChange={(e) => setCode(e.target.value)} hint="Twelve letters and digits" required />
+          <form
+            className="flex flex-col gap-3"
+            onSubmit={(e) => {
+              e.preventDefault();
+              look.mutate();
+            }}
+          >
+            <Field
+              label="One-time code"
+              mono
+              autoCapitalize="characters"
+              autoComplete="off"
+              value={code}
+              onChange={(e) => setCode(e.target.value)}
+              hint="Twelve letters and digits"
+              required
+            />
             <Trouble error={look.error} />
-            <Button kind="main" type="submit" disabled={look.isPending}>Go on</Button>
+            <Button kind="main" type="submit" disabled={look.isPending}>
+              Go on
+            </Button>
           </form>
         </>
       ) : (
         <>
           <div>
-            <h1 className="text-title font-bold">{found.first ? 'The first administrator' : `Hello, ${found.displayName}`}</h1>
-            <p className="text-soft">{found.first ? 'You look after Cauldron at your school: you make the teachers’ accounts.' : <>Your user name is <b className="mono text-ink">{found.userName}</b>. Choose a secret to sign in with.</>}</p>
+            <h1 className="text-title font-bold">
+              {found.first ? 'The first administrator' : `Hello, ${found.displayName}`}
+            </h1>
+            <p className="text-soft">
+              {found.first ? (
+                'You look after Cauldron at your school: you make the teachers’ accounts.'
+              ) : (
+                <>
+                  Your user name is <b className="mono text-ink">{found.userName}</b>. Choose a secret to sign in with.
+                </>
+              )}
+            </p>
           </div>
-          <form className="flex flex-col gap-2" onSubmit={(e) => { e.preventDefault(); enter.mutate(); }}>
-            {found.first && <Field label="Your name" autoComplete="name" value={displayName} onChange={(e) => setDisplayName(e.target.value)} error={errorOf('displayName')} required />}
-            {found.first && <Field label="User name" autoComplete="username" autoCapitalize="none" value={userName} onChange={(e) => setUserName(e.target.value)} error={errorOf('userName')} hint="Small letters, digits, dots and hyphens" required />}
-            {!found.first && <input type="text" name="username" autoComplete="username" readOnly hidden value={found.userName ?? ''} />}
-            <Field label="Choose a secret" type="password" autoComplete="new-password" value={secret} onChange={(e) => setSecret(e.target.value)} error={errorOf('secret')} hint="At least 8 characters; three words you can remember are good" required />
-            <Trouble error={problem?.field && ['displayName', 'userName', 'secret'].includes(problem.field) ? null : enter.error} />
-            <Button kind="main" type="submit" disabled={enter.isPending}>{found.first ? 'Make the account' : 'Keep it and sign in'}</Button>
+          <form
+            className="flex flex-col gap-2"
+            onSubmit={(e) => {
+              e.preventDefault();
+              enter.mutate();
+            }}
+          >
+            {found.first && (
+              <Field
+                label="Your name"
+                autoComplete="name"
+                value={displayName}
+                onChange={(e) => setDisplayName(e.target.value)}
+                error={errorOf('displayName')}
+                required
+              />
+            )}
+            {found.first && (
+              <Field
+                label="User name"
+                autoComplete="username"
+                autoCapitalize="none"
+                value={userName}
+                onChange={(e) => setUserName(e.target.value)}
+                error={errorOf('userName')}
+                hint="Small letters, digits, dots and hyphens"
+                required
+              />
+            )}
+            {!found.first && (
+              <input type="text" name="username" autoComplete="username" readOnly hidden value={found.userName ?? ''} />
+            )}
+            <Field
+              label="Choose a secret"
+              type="password"
+              autoComplete="new-password"
+              value={secret}
+              onChange={(e) => setSecret(e.target.value)}
+              error={errorOf('secret')}
+              hint="At least 8 characters; three words you can remember are good"
+              required
+            />
+            <Trouble
+              error={
+                problem?.field && ['displayName', 'userName', 'secret'].includes(problem.field) ? null : enter.error
+              }
+            />
+            <Button kind="main" type="submit" disabled={enter.isPending}>
+              {found.first ? 'Make the account' : 'Keep it and sign in'}
+            </Button>
           </form>
         </>
       )}
-      <p className="border-t pt-4">You have a secret already? <Link to="/" className="font-semibold text-indigo underline">Sign in</Link></p>
+      <p className="border-t pt-4">
+        You have a secret already?{' '}
+        <Link to="/" className="font-semibold text-indigo underline">
+          Sign in
+        </Link>
+      </p>
     </main>
   );
 }

@@ -20,8 +20,12 @@ export function Join() {
         <section className="flex flex-col gap-4" aria-live="polite">
           <h1 className="text-title font-bold">You are in</h1>
           <p>To come back later, on any computer, sign in with this user name and your secret. Write it down now.</p>
-          <p className="mono rounded-house border bg-sheet px-4 py-3 text-title" data-testid="user-name">{join.data.userName}</p>
-          <Button kind="main" onClick={() => location.assign('/')}>Go to my labs</Button>
+          <p className="mono rounded-house border bg-sheet px-4 py-3 text-title" data-testid="user-name">
+            {join.data.userName}
+          </p>
+          <Button kind="main" onClick={() => location.assign('/')}>
+            Go to my labs
+          </Button>
         </section>
       ) : (
         <>
@@ -29,14 +33,54 @@ export function Join() {
             <h1 className="text-title font-bold">Join a class</h1>
             <p className="text-soft">Your teacher has the class code. No e-mail is needed.</p>
           </div>
-          <form className="flex flex-col gap-2" onSubmit={(e) => { e.preventDefault(); join.mutate(); }}>
-            <Field label="Class code" mono autoCapitalize="characters" autoComplete="off" value={code} onChange={(e) => setCode(e.target.value)} error={errorOf('code')} hint="Six letters and digits" required />
-            <Field label="Your name" autoComplete="name" value={displayName} onChange={(e) => setDisplayName(e.target.value)} error={errorOf('displayName')} hint="As your class knows you" required />
-            <Field label="Choose a secret" type="password" autoComplete="new-password" value={secret} onChange={(e) => setSecret(e.target.value)} error={errorOf('secret')} hint="At least 8 characters; three words you can remember are good" required />
+          <form
+            className="flex flex-col gap-2"
+            onSubmit={(e) => {
+              e.preventDefault();
+              join.mutate();
+            }}
+          >
+            <Field
+              label="Class code"
+              mono
+              autoCapitalize="characters"
+              autoComplete="off"
+              value={code}
+              onChange={(e) => setCode(e.target.value)}
+              error={errorOf('code')}
+              hint="Six letters and digits"
+              required
+            />
+            <Field
+              label="Your name"
+              autoComplete="name"
+              value={displayName}
+              onChange={(e) => setDisplayName(e.target.value)}
+              error={errorOf('displayName')}
+              hint="As your class knows you"
+              required
+            />
+            <Field
+              label="Choose a secret"
+              type="password"
+              autoComplete="new-password"
+              value={secret}
+              onChange={(e) => setSecret(e.target.value)}
+              error={errorOf('secret')}
+              hint="At least 8 characters; three words you can remember are good"
+              required
+            />
             <Trouble error={problem && !problem.field ? problem : problem ? null : join.error} />
-            <Button kind="main" type="submit" disabled={join.isPending}>Join</Button>
+            <Button kind="main" type="submit" disabled={join.isPending}>
+              Join
+            </Button>
           </form>
-          <p className="border-t pt-4">Been here before? <Link to="/" className="font-semibold text-indigo underline">Sign in</Link></p>
+          <p className="border-t pt-4">
+            Been here before?{' '}
+            <Link to="/" className="font-semibold text-indigo underline">
+              Sign in
+            </Link>
+          </p>
         </>
       )}
     </main>

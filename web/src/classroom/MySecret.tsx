@@ -10,20 +10,52 @@ export function MySecret({ open, onClose }: { open: boolean; onClose: () => void
   const change = useMutation({ mutationFn: () => ask(api.POST('/api/me/secret', { body: { current, secret } })) });
   const problem = change.error instanceof Problem ? change.error : null;
   const errorOf = (field: string) => (problem?.field === field ? problem.message : null);
-  const close = () => { change.reset(); setCurrent(''); setSecret(''); onClose(); };
+  const close = () => {
+    change.reset();
+    setCurrent('');
+    setSecret('');
+    onClose();
+  };
   return (
     <Dialog open={open} onClose={close} title="Change my secret">
       {change.isSuccess ? (
         <div className="flex flex-col gap-4">
           <p role="status">Your new secret holds from now on. Wherever else you were signed in, you are signed out.</p>
-          <Button kind="main" onClick={close}>Good</Button>
+          <Button kind="main" onClick={close}>
+            Good
+          </Button>
         </div>
       ) : (
-        <form className="flex flex-col gap-2" onSubmit={(e) => { e.preventDefault(); change.mutate(); }}>
-          <Field label="Present secret" type="password" autoComplete="current-password" value={current} onChange={(e) => setCurrent(e.target.value)} error={errorOf('current')} required />
-          <Field label="New secret" type="password" autoComplete="new-password" value={secret} onChange={(e) => setSecret(e.target.value)} error={errorOf('secret')} hint="At least 8 characters; three words you can remember are good" required />
+        <form
+          className="flex flex-col gap-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            change.mutate();
+          }}
+        >
+          <Field
+            label="Present secret"
+            type="password"
+            autoComplete="current-password"
+            value={current}
+            onChange={(e) => setCurrent(e.target.value)}
+            error={errorOf('current')}
+            required
+          />
+          <Field
+            label="New secret"
+            type="password"
+            autoComplete="new-password"
+            value={secret}
+            onChange={(e) => setSecret(e.target.value)}
+            error={errorOf('secret')}
+            hint="At least 8 characters; three words you can remember are good"
+            required
+          />
           <Trouble error={problem?.field ? null : change.error} />
-          <Button kind="main" type="submit" disabled={change.isPending}>Change it</Button>
+          <Button kind="main" type="submit" disabled={change.isPending}>
+            Change it
+          </Button>
         </form>
       )}
     </Dialog>

@@ -10,7 +10,11 @@ import { Button, Dialog, Field, menuBox, menuItem, Select, Toggle, Trouble } fro
 import { OneTimeCode } from './OneTimeCode';
 
 type Student = Schemas['Student'];
-type Asking = { what: 'out' | 'reset'; student: Student } | { what: 'move'; student: Student } | { what: 'rename' | 'code' | 'archive' | 'slips' } | null;
+type Asking =
+  | { what: 'out' | 'reset'; student: Student }
+  | { what: 'move'; student: Student }
+  | { what: 'rename' | 'code' | 'archive' | 'slips' }
+  | null;
 
 /** Who is in a class and how they sign in; what the class is called, and how it is joined. */
 export function Roster() {
@@ -18,71 +22,212 @@ export function Roster() {
   const queries = useQueryClient();
   const key = ['roster', classId];
   const path = { params: { path: { classId } } };
-  const { data, error } = useQuery({ queryKey: key, queryFn: () => ask(api.GET('/api/classes/{classId}/roster', path)) });
+  const { data, error } = useQuery({
+    queryKey: key,
+    queryFn: () => ask(api.GET('/api/classes/{classId}/roster', path)),
+  });
   const [asking, setAsking] = useState<Asking>(null);
   const [code, setCode] = useState<Schemas['CodeView'] | null>(null);
   const act = useMutation({
     mutationFn: (deed: () => Promise<Schemas['Roster']>) => deed(),
-    onSuccess: (roster) => { queries.setQueryData(key, roster); setAsking(null); },
+    onSuccess: (roster) => {
+      queries.setQueryData(key, roster);
+      setAsking(null);
+    },
   });
   const one = (student: Student) => ({ params: { path: { classId, studentId: student.id } } });
   const reset = useMutation({
     mutationFn: (student: Student) => ask(api.POST('/api/classes/{classId}/students/{studentId}/reset', one(student))),
-    onSuccess: (made) => { setAsking(null); setCode(made); void queries.invalidateQueries({ queryKey: key }); },
+    onSuccess: (made) => {
+      setAsking(null);
+      setCode(made);
+      void queries.invalidateQueries({ queryKey: key });
+    },
   });
   const here = data?.students.filter((s) => !s.leftAt) ?? [];
   const gone = data?.students.filter((s) => s.leftAt) ?? [];
-  const close = () => { act.reset(); reset.reset(); setAsking(null); };
+  const close = () => {
+    act.reset();
+    reset.reset();
+    setAsking(null);
+  };
   return (
     <Shell>
       <Trouble error={error ?? (asking ? null : act.error)} />
       {!data && !error && <p className="text-soft">Opening …</p>}
       {data && (
         <>
-          <p className="text-soft"><Link to="/" className="text-indigo underline">Classes</Link> / roster</p>
+          <p className="text-soft">
+            <Link to="/" className="text-indigo underline">
+              Classes
+            </Link>{' '}
+            / roster
+          </p>
           <div className="mb-4 flex flex-wrap items-center gap-2">
-            <h1 className="mr-auto text-title font-bold">{data.name}{data.archived && <span className="ml-3 text-base font-normal text-copper">archived: work can be read, not changed</span>}</h1>
-            <Button onClick={() => setAsking({ what: 'rename' })}><Pencil size={15} aria-hidden />Rename</Button>
-            <Button onClick={() => (data.archived ? act.mutate(() => ask(api.POST('/api/classes/{classId}/archive', { ...path, body: { archived: false } }))) : setAsking({ what: 'archive' }))}>
-              {data.archived ? <ArchiveRestore size={15} aria-hidden /> : <Archive size={15} aria-hidden />}{data.archived ? 'Take up again' : 'Archive'}
+            <h1 className="mr-auto text-title font-bold">
+              {data.name}
+              {data.archived && (
+                <span className="ml-3 text-base font-normal text-copper">archived: work can be read, not changed</span>
+              )}
+            </h1>
+            <Button onClick={() => setAsking({ what: 'rename' })}>
+              <Pencil size={15} aria-hidden />
+              Rename
             </Button>
-            <Button kind="main" disabled={here.length === 0} onClick={() => setAsking({ what: 'slips' })}><Printer size={15} aria-hidden />Sign-in slips</Button>
+            <Button
+              onClick={() =>
+                data.archived
+                  ? act.mutate(() =>
+                      ask(api.POST('/api/classes/{classId}/archive', { ...path, body: { archived: false } })),
+                    )
+                  : setAsking({ what: 'archive' })
+              }
+            >
+              {data.archived ? <ArchiveRestore size={15} aria-hidden /> : <Archive size={15} aria-hidden />}
+              {data.archived ? 'Take up again' : 'Archive'}
+            </Button>
+            <Button kind="main" disabled={here.length === 0} onClick={() => setAsking({ what: 'slips' })}>
+              <Printer size={15} aria-hidden />
+              Sign-in slips
+            </Button>
           </div>
-          <section className="mb-5 flex flex-wrap items-center gap-x-6 gap-y-2 rounded-house border bg-sheet px-5 py-3" aria-label="Joining">
-            <span>class code <b className={`mono text-lead ${data.joinable ? '' : 'text-soft line-through'}`}>{data.code}</b></span>
-            <Toggle label="students can join with it" checked={data.joinable} onChange={(open) => act.mutate(() => ask(api.POST('/api/classes/{classId}/joining', { ...path, body: { open } })))} />
-            <Button small className="ml-auto" onClick={() => setAsking({ what: 'code' })}>New code</Button>
+          <section
+            className="mb-5 flex flex-wrap items-center gap-x-6 gap-y-2 rounded-house border bg-sheet px-5 py-3"
+            aria-label="Joining"
+          >
+            <span>
+              class code{' '}
+              <b className={`mono text-lead ${data.joinable ? '' : 'text-soft line-through'}`}>{data.code}</b>
+            </span>
+            <Toggle
+              label="students can join with it"
+              checked={data.joinable}
+              onChange={(open) =>
+                act.mutate(() => ask(api.POST('/api/classes/{classId}/joining', { ...path, body: { open } })))
+              }
+            />
+            <Button small className="ml-auto" onClick={() => setAsking({ what: 'code' })}>
+              New code
+            </Button>
           </section>
-          {here.length === 0 && <p>Nobody is in this class yet. Students join at this address with the code <b className="mono">{data.code}</b>.</p>}
-          {here.length > 0 && <Students list={here} menu={(s) => [
-            { name: 'Reset the secret …', act: () => setAsking({ what: 'reset', student: s }) },
-            { name: 'Move to another class …', act: () => setAsking({ what: 'move', student: s }) },
-            { name: 'Take out of the class …', act: () => setAsking({ what: 'out', student: s }) },
-          ]} />}
+          {here.length === 0 && (
+            <p>
+              Nobody is in this class yet. Students join at this address with the code{' '}
+              <b className="mono">{data.code}</b>.
+            </p>
+          )}
+          {here.length > 0 && (
+            <Students
+              list={here}
+              menu={(s) => [
+                { name: 'Reset the secret …', act: () => setAsking({ what: 'reset', student: s }) },
+                { name: 'Move to another class …', act: () => setAsking({ what: 'move', student: s }) },
+                { name: 'Take out of the class …', act: () => setAsking({ what: 'out', student: s }) },
+              ]}
+            />
+          )}
           {gone.length > 0 && (
             <>
               <h2 className="mt-8 mb-2 text-lead font-bold">No longer in the class</h2>
-              <Students list={gone} menu={(s) => [{ name: 'Take back in', act: () => act.mutate(() => ask(api.POST('/api/classes/{classId}/students/{studentId}/back', one(s)))) }]} />
+              <Students
+                list={gone}
+                menu={(s) => [
+                  {
+                    name: 'Take back in',
+                    act: () =>
+                      act.mutate(() => ask(api.POST('/api/classes/{classId}/students/{studentId}/back', one(s)))),
+                  },
+                ]}
+              />
             </>
           )}
           <OneTimeCode code={code} onClose={() => setCode(null)} />
-          {asking?.what === 'rename' && <Rename name={data.name} busy={act.isPending} error={act.error} onClose={close} onName={(name) => act.mutate(() => ask(api.POST('/api/classes/{classId}/name', { ...path, body: { name } })))} />}
-          {asking?.what === 'slips' && <SlipsDialog classId={classId} name={data.name} students={here} onClose={close} />}
-          {asking?.what === 'move' && <Move student={asking.student} from={classId} busy={act.isPending} error={act.error} onClose={close} onMove={(to) => act.mutate(() => ask(api.POST('/api/classes/{classId}/students/{studentId}/move', { ...one(asking.student), body: { classId: to } })))} />}
-          <Confirm open={asking?.what === 'code'} title="A new class code" yes="Make a new code" busy={act.isPending} error={act.error} onClose={close} onYes={() => act.mutate(() => ask(api.POST('/api/classes/{classId}/code', path)))}>
+          {asking?.what === 'rename' && (
+            <Rename
+              name={data.name}
+              busy={act.isPending}
+              error={act.error}
+              onClose={close}
+              onName={(name) =>
+                act.mutate(() => ask(api.POST('/api/classes/{classId}/name', { ...path, body: { name } })))
+              }
+            />
+          )}
+          {asking?.what === 'slips' && (
+            <SlipsDialog classId={classId} name={data.name} students={here} onClose={close} />
+          )}
+          {asking?.what === 'move' && (
+            <Move
+              student={asking.student}
+              from={classId}
+              busy={act.isPending}
+              error={act.error}
+              onClose={close}
+              onMove={(to) =>
+                act.mutate(() =>
+                  ask(
+                    api.POST('/api/classes/{classId}/students/{studentId}/move', {
+                      ...one(asking.student),
+                      body: { classId: to },
+                    }),
+                  ),
+                )
+              }
+            />
+          )}
+          <Confirm
+            open={asking?.what === 'code'}
+            title="A new class code"
+            yes="Make a new code"
+            busy={act.isPending}
+            error={act.error}
+            onClose={close}
+            onYes={() => act.mutate(() => ask(api.POST('/api/classes/{classId}/code', path)))}
+          >
             The old code, {data.code}, leads nowhere from then on. Students who have joined are not touched by it.
           </Confirm>
-          <Confirm open={asking?.what === 'archive'} title={`Archive ${data.name}`} yes="Archive it" busy={act.isPending} error={act.error} onClose={close} onYes={() => act.mutate(() => ask(api.POST('/api/classes/{classId}/archive', { ...path, body: { archived: true } })))}>
-            The class is over: nobody joins it, its labs leave the students’ pages, and its work can be read but not changed. You can take it up again at any time.
+          <Confirm
+            open={asking?.what === 'archive'}
+            title={`Archive ${data.name}`}
+            yes="Archive it"
+            busy={act.isPending}
+            error={act.error}
+            onClose={close}
+            onYes={() =>
+              act.mutate(() => ask(api.POST('/api/classes/{classId}/archive', { ...path, body: { archived: true } })))
+            }
+          >
+            The class is over: nobody joins it, its labs leave the students’ pages, and its work can be read but not
+            changed. You can take it up again at any time.
           </Confirm>
           {asking?.what === 'out' && (
-            <Confirm open title={`Take ${asking.student.displayName} out`} yes="Take out" busy={act.isPending} error={act.error} onClose={close} onYes={() => act.mutate(() => ask(api.POST('/api/classes/{classId}/students/{studentId}/out', one(asking.student))))}>
-              {asking.student.displayName} no longer sees this class and its labs. The work is kept, and is there again when you take {asking.student.displayName} back in.
+            <Confirm
+              open
+              title={`Take ${asking.student.displayName} out`}
+              yes="Take out"
+              busy={act.isPending}
+              error={act.error}
+              onClose={close}
+              onYes={() =>
+                act.mutate(() => ask(api.POST('/api/classes/{classId}/students/{studentId}/out', one(asking.student))))
+              }
+            >
+              {asking.student.displayName} no longer sees this class and its labs. The work is kept, and is there again
+              when you take {asking.student.displayName} back in.
             </Confirm>
           )}
           {asking?.what === 'reset' && (
-            <Confirm open title={`Reset the secret of ${asking.student.displayName}`} yes="Reset it" busy={reset.isPending} error={reset.error} onClose={close} onYes={() => reset.mutate(asking.student)}>
-              The present secret stops working at once, and wherever {asking.student.displayName} is signed in, that ends. You get a one-time code with which a new secret is chosen.
+            <Confirm
+              open
+              title={`Reset the secret of ${asking.student.displayName}`}
+              yes="Reset it"
+              busy={reset.isPending}
+              error={reset.error}
+              onClose={close}
+              onYes={() => reset.mutate(asking.student)}
+            >
+              The present secret stops working at once, and wherever {asking.student.displayName} is signed in, that
+              ends. You get a one-time code with which a new secret is chosen.
             </Confirm>
           )}
         </>
@@ -94,19 +239,43 @@ export function Roster() {
 function Students({ list, menu }: { list: Student[]; menu: (s: Student) => { name: string; act: () => void }[] }) {
   return (
     <table className="w-full rounded-house border bg-sheet text-left">
-      <thead className="text-fine text-soft"><tr>{['Student', 'User name', 'Signing in'].map((h) => <th key={h} scope="col" className="border-b px-4 py-2 font-semibold">{h}</th>)}<th className="border-b"><span className="sr-only">What to do</span></th></tr></thead>
+      <thead className="text-fine text-soft">
+        <tr>
+          {['Student', 'User name', 'Signing in'].map((h) => (
+            <th key={h} scope="col" className="border-b px-4 py-2 font-semibold">
+              {h}
+            </th>
+          ))}
+          <th className="border-b">
+            <span className="sr-only">What to do</span>
+          </th>
+        </tr>
+      </thead>
       <tbody>
         {list.map((s) => (
           <tr key={s.id} className="not-last:border-b">
-            <th scope="row" className="px-4 py-1.5 font-semibold">{s.displayName}</th>
+            <th scope="row" className="px-4 py-1.5 font-semibold">
+              {s.displayName}
+            </th>
             <td className="mono px-4">{s.userName}</td>
-            <td className={`px-4 ${s.hasSecret && s.active ? 'text-soft' : 'text-copper'}`}>{!s.active ? 'switched off' : s.hasSecret ? 'with a secret' : 'waits for a code to be used'}</td>
+            <td className={`px-4 ${s.hasSecret && s.active ? 'text-soft' : 'text-copper'}`}>
+              {!s.active ? 'switched off' : s.hasSecret ? 'with a secret' : 'waits for a code to be used'}
+            </td>
             <td className="px-3 text-right">
               <DropdownMenu.Root>
-                <DropdownMenu.Trigger asChild><Button small kind="quiet" aria-label={`What to do with ${s.displayName}`}>Change<ChevronDown size={14} aria-hidden /></Button></DropdownMenu.Trigger>
+                <DropdownMenu.Trigger asChild>
+                  <Button small kind="quiet" aria-label={`What to do with ${s.displayName}`}>
+                    Change
+                    <ChevronDown size={14} aria-hidden />
+                  </Button>
+                </DropdownMenu.Trigger>
                 <DropdownMenu.Portal>
                   <DropdownMenu.Content align="end" className={menuBox}>
-                    {menu(s).map((m) => <DropdownMenu.Item key={m.name} className={menuItem} onSelect={m.act}>{m.name}</DropdownMenu.Item>)}
+                    {menu(s).map((m) => (
+                      <DropdownMenu.Item key={m.name} className={menuItem} onSelect={m.act}>
+                        {m.name}
+                      </DropdownMenu.Item>
+                    ))}
                   </DropdownMenu.Content>
                 </DropdownMenu.Portal>
               </DropdownMenu.Root>
@@ -118,71 +287,193 @@ function Students({ list, menu }: { list: Student[]; menu: (s: Student) => { nam
   );
 }
 
-function Confirm({ open, title, yes, busy, error, children, onYes, onClose }: { open: boolean; title: string; yes: string; busy: boolean; error: unknown; children: React.ReactNode; onYes: () => void; onClose: () => void }) {
+function Confirm({
+  open,
+  title,
+  yes,
+  busy,
+  error,
+  children,
+  onYes,
+  onClose,
+}: {
+  open: boolean;
+  title: string;
+  yes: string;
+  busy: boolean;
+  error: unknown;
+  children: React.ReactNode;
+  onYes: () => void;
+  onClose: () => void;
+}) {
   return (
     <Dialog open={open} onClose={onClose} title={title}>
       <div className="flex flex-col gap-4">
         <p>{children}</p>
         <Trouble error={error} />
-        <div className="flex justify-end gap-2"><Button onClick={onClose}>Cancel</Button><Button kind="main" disabled={busy} onClick={onYes}>{yes}</Button></div>
+        <div className="flex justify-end gap-2">
+          <Button onClick={onClose}>Cancel</Button>
+          <Button kind="main" disabled={busy} onClick={onYes}>
+            {yes}
+          </Button>
+        </div>
       </div>
     </Dialog>
   );
 }
 
-function Rename({ name, busy, error, onName, onClose }: { name: string; busy: boolean; error: unknown; onName: (name: string) => void; onClose: () => void }) {
+function Rename({
+  name,
+  busy,
+  error,
+  onName,
+  onClose,
+}: {
+  name: string;
+  busy: boolean;
+  error: unknown;
+  onName: (name: string) => void;
+  onClose: () => void;
+}) {
   const [typed, setTyped] = useState(name);
   return (
     <Dialog open onClose={onClose} title="Rename the class">
-      <form className="flex flex-col gap-3" onSubmit={(e) => { e.preventDefault(); onName(typed); }}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          onName(typed);
+        }}
+      >
         <Field label="Name" value={typed} onChange={(e) => setTyped(e.target.value)} maxLength={60} required />
         <Trouble error={error} />
-        <Button kind="main" type="submit" disabled={busy}>Rename it</Button>
+        <Button kind="main" type="submit" disabled={busy}>
+          Rename it
+        </Button>
       </form>
     </Dialog>
   );
 }
 
-function Move({ student, from, busy, error, onMove, onClose }: { student: Student; from: string; busy: boolean; error: unknown; onMove: (to: string) => void; onClose: () => void }) {
+function Move({
+  student,
+  from,
+  busy,
+  error,
+  onMove,
+  onClose,
+}: {
+  student: Student;
+  from: string;
+  busy: boolean;
+  error: unknown;
+  onMove: (to: string) => void;
+  onClose: () => void;
+}) {
   const classes = useQuery({ queryKey: ['classes'], queryFn: () => ask(api.GET('/api/classes')) });
   const others = (classes.data ?? []).filter((c) => c.id !== from);
   const [to, setTo] = useState('');
   const chosen = to || others[0]?.id || '';
   return (
     <Dialog open onClose={onClose} title={`Move ${student.displayName}`}>
-      {classes.data && others.length === 0 ? <p>You have no other class to move to. Make one first.</p> : (
-        <form className="flex flex-col gap-4" onSubmit={(e) => { e.preventDefault(); onMove(chosen); }}>
-          <p>The work goes along. A lab that the other class was not given is given there to {student.displayName} alone.</p>
-          <Select label="Into" value={chosen} onChange={setTo} options={others.map((c) => ({ id: c.id, name: c.name }))} />
+      {classes.data && others.length === 0 ? (
+        <p>You have no other class to move to. Make one first.</p>
+      ) : (
+        <form
+          className="flex flex-col gap-4"
+          onSubmit={(e) => {
+            e.preventDefault();
+            onMove(chosen);
+          }}
+        >
+          <p>
+            The work goes along. A lab that the other class was not given is given there to {student.displayName} alone.
+          </p>
+          <Select
+            label="Into"
+            value={chosen}
+            onChange={setTo}
+            options={others.map((c) => ({ id: c.id, name: c.name }))}
+          />
           <Trouble error={classes.error ?? error} />
-          <Button kind="main" type="submit" disabled={!chosen || busy}>Move</Button>
+          <Button kind="main" type="submit" disabled={!chosen || busy}>
+            Move
+          </Button>
         </form>
       )}
     </Dialog>
   );
 }
 
-function SlipsDialog({ classId, name, students, onClose }: { classId: string; name: string; students: Student[]; onClose: () => void }) {
+function SlipsDialog({
+  classId,
+  name,
+  students,
+  onClose,
+}: {
+  classId: string;
+  name: string;
+  students: Student[];
+  onClose: () => void;
+}) {
   const without = students.filter((s) => !s.hasSecret);
   const [only, setOnly] = useState(false);
   const [codes, setCodes] = useState(false);
   const print = useMutation({
-    mutationFn: async () => save(`${name} sign-in slips.pdf`, 'application/pdf', await askFile(`/api/classes/${classId}/slips`, { students: only ? without.map((s) => s.id) : [], codes })),
+    mutationFn: async () =>
+      save(
+        `${name} sign-in slips.pdf`,
+        'application/pdf',
+        await askFile(`/api/classes/${classId}/slips`, { students: only ? without.map((s) => s.id) : [], codes }),
+      ),
     onSuccess: onClose,
   });
   const count = only ? without.length : students.length;
   return (
     <Dialog open onClose={onClose} title="Sign-in slips">
-      <form className="flex flex-col gap-4" onSubmit={(e) => { e.preventDefault(); print.mutate(); }}>
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(e) => {
+          e.preventDefault();
+          print.mutate();
+        }}
+      >
         <p>A PDF with the address and each student’s user name, eight slips a page, to be cut apart.</p>
         <fieldset className="flex flex-col gap-1">
           <legend className="font-semibold">For</legend>
-          <label className="flex items-center gap-2"><input type="radio" className="h-4 w-4 accent-(--copper)" checked={!only} onChange={() => setOnly(false)} />everybody, {students.length}</label>
-          <label className="flex items-center gap-2"><input type="radio" className="h-4 w-4 accent-(--copper)" checked={only} disabled={without.length === 0} onChange={() => { setOnly(true); setCodes(true); }} />those without a secret, {without.length}</label>
+          <label className="flex items-center gap-2">
+            <input type="radio" className="h-4 w-4 accent-(--copper)" checked={!only} onChange={() => setOnly(false)} />
+            everybody, {students.length}
+          </label>
+          <label className="flex items-center gap-2">
+            <input
+              type="radio"
+              className="h-4 w-4 accent-(--copper)"
+              checked={only}
+              disabled={without.length === 0}
+              onChange={() => {
+                setOnly(true);
+                setCodes(true);
+              }}
+            />
+            those without a secret, {without.length}
+          </label>
         </fieldset>
-        <label className="flex items-start gap-2"><input type="checkbox" className="mt-1 h-4 w-4 accent-(--copper)" checked={codes} onChange={(e) => setCodes(e.target.checked)} /><span>with a one-time code to choose a new secret. Secrets that are in use stay good until the code is used.</span></label>
+        <label className="flex items-start gap-2">
+          <input
+            type="checkbox"
+            className="mt-1 h-4 w-4 accent-(--copper)"
+            checked={codes}
+            onChange={(e) => setCodes(e.target.checked)}
+          />
+          <span>
+            with a one-time code to choose a new secret. Secrets that are in use stay good until the code is used.
+          </span>
+        </label>
         <Trouble error={print.error} />
-        <Button kind="main" type="submit" disabled={print.isPending || count === 0}>{print.isPending ? 'Printing …' : `Save ${count} ${count === 1 ? 'slip' : 'slips'}`}</Button>
+        <Button kind="main" type="submit" disabled={print.isPending || count === 0}>
+          {print.isPending ? 'Printing …' : `Save ${count} ${count === 1 ? 'slip' : 'slips'}`}
+        </Button>
       </form>
     </Dialog>
   );

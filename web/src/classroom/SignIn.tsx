@@ -20,14 +20,46 @@ export function SignIn() {
         <h1 className="text-title font-bold">Sign in</h1>
         <p className="text-soft">Teachers and students sign in with the user name they were given.</p>
       </div>
-      <form className="flex flex-col gap-3" onSubmit={(e) => { e.preventDefault(); signIn.mutate(); }}>
-        <Field label="User name" autoComplete="username" autoCapitalize="none" value={userName} onChange={(e) => setUserName(e.target.value)} required />
-        <Field label="Secret" type="password" autoComplete="current-password" value={secret} onChange={(e) => setSecret(e.target.value)} required />
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          signIn.mutate();
+        }}
+      >
+        <Field
+          label="User name"
+          autoComplete="username"
+          autoCapitalize="none"
+          value={userName}
+          onChange={(e) => setUserName(e.target.value)}
+          required
+        />
+        <Field
+          label="Secret"
+          type="password"
+          autoComplete="current-password"
+          value={secret}
+          onChange={(e) => setSecret(e.target.value)}
+          required
+        />
         <Trouble error={signIn.error} />
-        <Button kind="main" type="submit" disabled={signIn.isPending}>Sign in</Button>
+        <Button kind="main" type="submit" disabled={signIn.isPending}>
+          Sign in
+        </Button>
       </form>
-      <p>You have a one-time code on a slip? <Link to="/enter" className="font-semibold text-indigo underline">Enter with the code</Link></p>
-      <p className="border-t pt-4">New in a class? <Link to="/join" className="font-semibold text-indigo underline">Join with a class code</Link></p>
+      <p>
+        You have a one-time code on a slip?{' '}
+        <Link to="/enter" className="font-semibold text-indigo underline">
+          Enter with the code
+        </Link>
+      </p>
+      <p className="border-t pt-4">
+        New in a class?{' '}
+        <Link to="/join" className="font-semibold text-indigo underline">
+          Join with a class code
+        </Link>
+      </p>
     </main>
   );
 }

@@ -15,14 +15,23 @@ export function StudentHome() {
     <Shell>
       <div className="mb-6 flex items-baseline justify-between">
         <h1 className="text-title font-bold">My labs</h1>
-        <Button onClick={() => setJoining(true)}><Plus size={16} aria-hidden />Join another class</Button>
+        <Button onClick={() => setJoining(true)}>
+          <Plus size={16} aria-hidden />
+          Join another class
+        </Button>
       </div>
       <JoinToo open={joining} onClose={() => setJoining(false)} />
-      {error && <div className="mb-4"><Trouble error={error} /></div>}
+      {error && (
+        <div className="mb-4">
+          <Trouble error={error} />
+        </div>
+      )}
       {!data && !error && <p className="text-soft">Looking for your labs …</p>}
       {data?.length === 0 && <p>No lab yet. When your teacher gives one to your class, it appears here.</p>}
       <ul className="flex flex-col gap-4">
-        {data?.map((lab) => <LabCard key={lab.id} lab={lab} />)}
+        {data?.map((lab) => (
+          <LabCard key={lab.id} lab={lab} />
+        ))}
       </ul>
     </Shell>
   );
@@ -31,7 +40,8 @@ export function StudentHome() {
 function LabCard({ lab }: { lab: Schemas['AssignedLab'] }) {
   const navigate = useNavigate();
   const open = useMutation({
-    mutationFn: () => ask(api.POST('/api/assigned/{assignmentId}/work', { params: { path: { assignmentId: lab.id } } })),
+    mutationFn: () =>
+      ask(api.POST('/api/assigned/{assignmentId}/work', { params: { path: { assignmentId: lab.id } } })),
     onSuccess: ({ workId }) => navigate(`/work/${workId}`),
   });
   const submitted = lab.state === 'submitted';
@@ -47,12 +57,28 @@ function LabCard({ lab }: { lab: Schemas['AssignedLab'] }) {
       </div>
       <div className="w-40 text-right">
         <p className={submitted ? 'font-semibold text-verdigris' : 'text-soft'}>
-          {submitted ? (lab.late ? 'handed in late' : 'handed in') : lab.closed ? 'closed' : lab.state === 'working' ? `at: ${lab.part ?? 'all done'}` : 'not started'}
+          {submitted
+            ? lab.late
+              ? 'handed in late'
+              : 'handed in'
+            : lab.closed
+              ? 'closed'
+              : lab.state === 'working'
+                ? `at: ${lab.part ?? 'all done'}`
+                : 'not started'}
         </p>
-        {submitted && <p><span className="mono">{lab.points}</span> of {lab.of} points{lab.marked ? '' : ' so far'}</p>}
+        {submitted && (
+          <p>
+            <span className="mono">{lab.points}</span> of {lab.of} points{lab.marked ? '' : ' so far'}
+          </p>
+        )}
       </div>
       <div>
-        <Button kind={submitted || lab.closed ? 'plain' : 'main'} onClick={() => open.mutate()} disabled={open.isPending || (lab.closed && lab.state === 'not-started')}>
+        <Button
+          kind={submitted || lab.closed ? 'plain' : 'main'}
+          onClick={() => open.mutate()}
+          disabled={open.isPending || (lab.closed && lab.state === 'not-started')}
+        >
           {submitted || lab.closed ? 'Look at it' : lab.state === 'working' ? 'Go on' : 'Begin'}
         </Button>
         <Trouble error={open.error} />
@@ -67,14 +93,35 @@ function JoinToo({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [code, setCode] = useState('');
   const join = useMutation({
     mutationFn: () => ask(api.POST('/api/memberships', { body: { code } })),
-    onSuccess: () => { setCode(''); onClose(); void queries.invalidateQueries({ queryKey: ['assigned'] }); },
+    onSuccess: () => {
+      setCode('');
+      onClose();
+      void queries.invalidateQueries({ queryKey: ['assigned'] });
+    },
   });
   return (
     <Dialog open={open} onClose={onClose} title="Join another class">
-      <form className="flex flex-col gap-3" onSubmit={(e) => { e.preventDefault(); join.mutate(); }}>
-        <Field label="Class code" mono autoCapitalize="characters" autoComplete="off" value={code} onChange={(e) => setCode(e.target.value)} hint="Six letters and digits, from your teacher" required />
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          join.mutate();
+        }}
+      >
+        <Field
+          label="Class code"
+          mono
+          autoCapitalize="characters"
+          autoComplete="off"
+          value={code}
+          onChange={(e) => setCode(e.target.value)}
+          hint="Six letters and digits, from your teacher"
+          required
+        />
         <Trouble error={join.error} />
-        <Button kind="main" type="submit" disabled={join.isPending}>Join</Button>
+        <Button kind="main" type="submit" disabled={join.isPending}>
+          Join
+        </Button>
       </form>
     </Dialog>
   );

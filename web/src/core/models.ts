@@ -16,11 +16,23 @@ export const whyNotReplay = (recipe: Recipe) => door.whyNotReplay(recipe);
 export function replay(recipe: Recipe, until: number) {
   return door.replay(recipe, until) as Run;
 }
-export function countUp(run: Run, d: Distribution, index: number, population: number, width: number, bins: number, limit: number): Counted {
+export function countUp(
+  run: Run,
+  d: Distribution,
+  index: number,
+  population: number,
+  width: number,
+  bins: number,
+  limit: number,
+): Counted {
   const a = run.histogram(index, population, width, bins, limit);
   const marks = 3 + d.marks.length;
   return {
-    n: a[0], followed: a[1], shareAbove: a[2], marks: a.subarray(3, marks), curve: a.subarray(marks, marks + bins + 1),
+    n: a[0],
+    followed: a[1],
+    shareAbove: a[2],
+    marks: a.subarray(3, marks),
+    curve: a.subarray(marks, marks + bins + 1),
     counts: a.subarray(marks + bins + 1),
   };
 }

@@ -8,12 +8,18 @@ export type { Block, Column, Part, Sheet, Sketch, SketchAxis, Sketched } from '.
 export type BlockOf<T extends Block['type']> = Extract<Block, { type: T }>;
 
 /** What a page knows of a block's work: its slots, what was chosen for its recordings, its table worked out. */
-export interface Known { slots?: Record<string, unknown>; chosen?: unknown[]; table?: Worked }
+export interface Known {
+  slots?: Record<string, unknown>;
+  chosen?: unknown[];
+  table?: Worked;
+}
 
 /** A sheet being worked on. */
 export class SheetAtWork {
   private readonly door: SheetDoor;
-  constructor(readonly sheet: Sheet) { this.door = door.openSheet(sheet); }
+  constructor(readonly sheet: Sheet) {
+    this.door = door.openSheet(sheet);
+  }
 
   /** How many parts are open: up to and with the first one whose prediction isn't sealed yet. */
   openParts(seal: (block: string) => unknown) {
@@ -25,9 +31,13 @@ export class SheetAtWork {
     return this.door.counted(block.id, slots, chosen, table?.worked ?? null);
   }
   /** What a question still waits for, given the table it rests on; empty where it is open. */
-  waitsFor(question: BlockOf<'number'>, table: Worked) { return this.door.waitsFor(question.id, table.worked); }
+  waitsFor(question: BlockOf<'number'>, table: Worked) {
+    return this.door.waitsFor(question.id, table.worked);
+  }
   /** The table a question rests on. */
   restsOn(question: BlockOf<'number'>) {
-    return this.sheet.parts.flatMap((p) => p.blocks).find((b): b is BlockOf<'table'> => b.type === 'table' && b.id === question.restsOn);
+    return this.sheet.parts
+      .flatMap((p) => p.blocks)
+      .find((b): b is BlockOf<'table'> => b.type === 'table' && b.id === question.restsOn);
   }
 }

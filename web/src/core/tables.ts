@@ -7,13 +7,16 @@ import type { Failure } from './index';
 /** A column, as it is declared and as a student may have changed it. */
 export type ColumnSpec = Column;
 export interface RowSpec {
-  id: string; cells: Record<string, string>; uncertainties?: Record<string, string>;
+  id: string;
+  cells: Record<string, string>;
+  uncertainties?: Record<string, string>;
   /** Why the row is left out, if it is. */
   out?: string;
   note?: string;
 }
 export interface TableSpec {
-  columns: ColumnSpec[]; rows: RowSpec[];
+  columns: ColumnSpec[];
+  rows: RowSpec[];
   /** Whether units of calculated columns, gradients and areas are for the student to find. */
   unitsAsked?: boolean;
   /** Whether ± is kept away. */
@@ -21,63 +24,129 @@ export interface TableSpec {
 }
 /** A column worked out. Values are in its unit, NaN where there is none. */
 export interface ColumnResult {
-  id: string; symbol: string; unit: string;
+  id: string;
+  symbol: string;
+  unit: string;
   /** A unit the student has still to find: what it is held against, and what is to be said of what was typed. */
   asked?: { due: string; hint: string };
-  calculated: boolean; trouble: string | null; troubleAt: number;
+  calculated: boolean;
+  trouble: string | null;
+  troubleAt: number;
   /** What is to be said of it beside its values; empty where nothing is. */
   note: string;
-  values: Float64Array; uncertainties: Float64Array;
-  text(row: number): string; sureness(row: number): string; troubleIn(row: number): string;
+  values: Float64Array;
+  uncertainties: Float64Array;
+  text(row: number): string;
+  sureness(row: number): string;
+  troubleIn(row: number): string;
 }
 export interface FitAsked {
-  x: string; y: string; kind: string; formula?: string; start?: Record<string, number>; weighted?: boolean; from?: number; to?: number;
-  follows?: { name: string; formula: string }[]; unitsAsked?: boolean; found?: Record<string, string>; plain?: boolean;
+  x: string;
+  y: string;
+  kind: string;
+  formula?: string;
+  start?: Record<string, number>;
+  weighted?: boolean;
+  from?: number;
+  to?: number;
+  follows?: { name: string; formula: string }[];
+  unitsAsked?: boolean;
+  found?: Record<string, string>;
+  plain?: boolean;
 }
 /** A parameter, or what follows from them. */
 export interface FitParameter {
-  name: string; meaning: string; value: number; uncertainty: number | null; text: string; unit: string;
+  name: string;
+  meaning: string;
+  value: number;
+  uncertainty: number | null;
+  text: string;
+  unit: string;
   /** Whether its unit is fixed by those of the axes; for the student to find; found; and what is to be said of what was typed. */
-  unitFixed: boolean; unitAsked: boolean; unitFound: boolean; unitHint: string;
+  unitFixed: boolean;
+  unitAsked: boolean;
+  unitFound: boolean;
+  unitHint: string;
 }
-export type FromFit = FitParameter & { formula: string } | { name: string; formula: string; error: string; at: number };
+export type FromFit =
+  (FitParameter & { formula: string }) | { name: string; formula: string; error: string; at: number };
 export interface FitResult {
-  points: number; parameters: FitParameter[]; follows: FromFit[]; equation: string; rSquared: string; aboutZero: boolean; rms: string;
-  rows: number[]; residuals: number[];
+  points: number;
+  parameters: FitParameter[];
+  follows: FromFit[];
+  equation: string;
+  rSquared: string;
+  aboutZero: boolean;
+  rms: string;
+  rows: number[];
+  residuals: number[];
   /** What should be known of it, in words; empty where nothing is. */
-  note: string; curve: (number | null)[];
+  note: string;
+  curve: (number | null)[];
 }
-export interface Bins { start: number; width: number; counts: number[]; n: number; mean: number; sd: number | null; normal: number[] }
-export type Statistics = { count: number; unit: string } & Record<'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError', number | null>
-  & Record<`${'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError'}Text`, string>;
+export interface Bins {
+  start: number;
+  width: number;
+  counts: number[];
+  n: number;
+  mean: number;
+  sd: number | null;
+  normal: number[];
+}
+export type Statistics = { count: number; unit: string } & Record<
+  'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError',
+  number | null
+> &
+  Record<
+    `${'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError'}Text`,
+    string
+  >;
 
 export const fitKinds = door.fitKinds() as { id: string; name: string }[];
 
 /** A table at one moment, with what can be asked of it. */
 export class Worked {
-  constructor(private readonly door: TableDoor, readonly columns: ColumnResult[]) {}
+  constructor(
+    private readonly door: TableDoor,
+    readonly columns: ColumnResult[],
+  ) {}
 
   /** The core's own table, for what else the core is asked of it. */
-  get worked() { return this.door; }
+  get worked() {
+    return this.door;
+  }
 
-  column(id: string) { return this.columns.find((c) => c.id === id); }
+  column(id: string) {
+    return this.columns.find((c) => c.id === id);
+  }
   /** A fit, with the curve's heights at so many places. */
-  fit(asked: FitAsked, from: number, to: number, places: number) { return this.door.fit(asked, from, to, places) as FitResult | Failure; }
+  fit(asked: FitAsked, from: number, to: number, places: number) {
+    return this.door.fit(asked, from, to, places) as FitResult | Failure;
+  }
   statistics(column: string) {
     const found = this.door.statistics(column) as Statistics | Failure;
     return 'unit' in found && this.column(column)?.asked ? { ...found, unit: '' } : found;
   }
-  bins(column: string, start = NaN, width = NaN) { return this.door.bins(column, start, width) as Bins | Failure; }
+  bins(column: string, start = NaN, width = NaN) {
+    return this.door.bins(column, start, width) as Bins | Failure;
+  }
   tangent(x: string, y: string, at: number, fit: FitAsked | null) {
-    return this.door.tangent(x, y, at, fit) as { at: number; height: number; gradient: number; number: string; unit: string } | Failure;
+    return this.door.tangent(x, y, at, fit) as
+      { at: number; height: number; gradient: number; number: string; unit: string } | Failure;
   }
   area(x: string, y: string, from: number, to: number) {
-    return this.door.area(x, y, from, to) as { area: number; number: string; unit: string; from: number; to: number } | Failure;
+    return this.door.area(x, y, from, to) as
+      { area: number; number: string; unit: string; from: number; to: number } | Failure;
   }
 }
 
 /** What was printed of a column, and of which numbers. */
-interface Printed { values: Float64Array; uncertainties: Float64Array; texts: string[]; sure: string[] }
+interface Printed {
+  values: Float64Array;
+  uncertainties: Float64Array;
+  texts: string[];
+  sure: string[];
+}
 
 /** A table that is worked out again and again; only cells that have changed go to the core, and only those are printed anew. */
 export class Worktable {
@@ -97,7 +166,10 @@ export class Worktable {
       this.door.shape(spec.columns, n);
     }
     for (const c of spec.columns) {
-      if (c.kind === 'calculated' || c.kind === 'constant') { this.cells.delete(c.id); continue; }
+      if (c.kind === 'calculated' || c.kind === 'constant') {
+        this.cells.delete(c.id);
+        continue;
+      }
       const typed = this.cells.get(c.id) ?? [];
       const sure = this.sure.get(c.id) ?? [];
       typed.length = Math.min(typed.length, n);
@@ -122,22 +194,41 @@ export class Worktable {
     this.door.work();
     const before = this.printed;
     this.printed = [];
-    return new Worked(this.door, spec.columns.map((c, i) => {
-      const [values, uncertainties] = [this.door.values(i), spec.uncertaintiesHidden ? new Float64Array(n).fill(NaN) : this.door.uncertainties(i)];
-      const old = before[i];
-      const now: Printed = (this.printed[i] = { values, uncertainties, texts: [], sure: [] });
-      // A typed cell may say the same number in another way, and the core keeps its numbers in place.
-      const same = (row: number) => c.kind === 'calculated' && old && Object.is(old.values[row], values[row]) && Object.is(old.uncertainties[row], uncertainties[row]);
-      const result = {
-        ...(this.door.column(i) as Pick<ColumnResult, 'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt' | 'note'>), values, uncertainties,
-        text: (row: number) => (now.texts[row] ??= (same(row) ? old.texts[row] : undefined) ?? this.door.text(i, row)),
-        sureness: (row: number) => (spec.uncertaintiesHidden ? '' : (now.sure[row] ??= (same(row) ? old.sure[row] : undefined) ?? this.door.sureness(i, row))),
-        troubleIn: (row: number) => this.door.trouble(i, row),
-      };
-      if (!spec.unitsAsked || !result.calculated || result.trouble) return result;
-      const check = checkUnit(c.found ?? '', result.unit);
-      return check.right ? result : { ...result, unit: '', asked: { due: result.unit, hint: check.note } };
-    }));
+    return new Worked(
+      this.door,
+      spec.columns.map((c, i) => {
+        const [values, uncertainties] = [
+          this.door.values(i),
+          spec.uncertaintiesHidden ? new Float64Array(n).fill(NaN) : this.door.uncertainties(i),
+        ];
+        const old = before[i];
+        const now: Printed = (this.printed[i] = { values, uncertainties, texts: [], sure: [] });
+        // A typed cell may say the same number in another way, and the core keeps its numbers in place.
+        const same = (row: number) =>
+          c.kind === 'calculated' &&
+          old &&
+          Object.is(old.values[row], values[row]) &&
+          Object.is(old.uncertainties[row], uncertainties[row]);
+        const result = {
+          ...(this.door.column(i) as Pick<
+            ColumnResult,
+            'id' | 'symbol' | 'unit' | 'calculated' | 'trouble' | 'troubleAt' | 'note'
+          >),
+          values,
+          uncertainties,
+          text: (row: number) =>
+            (now.texts[row] ??= (same(row) ? old.texts[row] : undefined) ?? this.door.text(i, row)),
+          sureness: (row: number) =>
+            spec.uncertaintiesHidden
+              ? ''
+              : (now.sure[row] ??= (same(row) ? old.sure[row] : undefined) ?? this.door.sureness(i, row)),
+          troubleIn: (row: number) => this.door.trouble(i, row),
+        };
+        if (!spec.unitsAsked || !result.calculated || result.trouble) return result;
+        const check = checkUnit(c.found ?? '', result.unit);
+        return check.right ? result : { ...result, unit: '', asked: { due: result.unit, hint: check.note } };
+      }),
+    );
   }
 }
 

@@ -12,7 +12,17 @@ import { useApparatus } from '../scenes/useApparatus';
 import { IconButton, Select, Slider } from '../ui';
 import type { Film } from './film';
 
-const SPEEDS: [string, number][] = [['1/32', 1 / 32], ['1/16', 1 / 16], ['1/8', 1 / 8], ['1/4', 1 / 4], ['1/2', 1 / 2], ['1', 1], ['2', 2], ['4', 4], ['8', 8]];
+const SPEEDS: [string, number][] = [
+  ['1/32', 1 / 32],
+  ['1/16', 1 / 16],
+  ['1/8', 1 / 8],
+  ['1/4', 1 / 4],
+  ['1/2', 1 / 2],
+  ['1', 1],
+  ['2', 2],
+  ['4', 4],
+  ['8', 8],
+];
 
 interface Props {
   apparatus: string;
@@ -39,22 +49,48 @@ interface Props {
 }
 
 /** A recording on the bench: player, instruments, and nothing that gives a value away. */
-export function FilmBench({ apparatus, view, views, onView, film, title, frame, onFrame, placing, onPlacing, markers, onMarkers, tray, readOnly, onTake, onState, note }: Props) {
-  const { m, scene: { Drawing } } = useApparatus(apparatus);
+export function FilmBench({
+  apparatus,
+  view,
+  views,
+  onView,
+  film,
+  title,
+  frame,
+  onFrame,
+  placing,
+  onPlacing,
+  markers,
+  onMarkers,
+  tray,
+  readOnly,
+  onTake,
+  onState,
+  note,
+}: Props) {
+  const {
+    m,
+    scene: { Drawing },
+  } = useApparatus(apparatus);
   const picture = film.picture(frame, m);
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState('1/4');
   const now = useRef({ frame, onFrame });
   now.current = { frame, onFrame };
 
-  useEffect(() => { setPlaying(false); }, [film]);
+  useEffect(() => {
+    setPlaying(false);
+  }, [film]);
   useEffect(() => {
     if (!playing) return;
     const factor = SPEEDS.find(([name]) => name === speed)![1];
     const from = performance.now();
     const start = now.current.frame;
     let handle = requestAnimationFrame(function tick(time) {
-      const next = Math.min(film.last, start + Math.floor(Math.max(0, (time - from) / 1000) * film.header.rate * factor));
+      const next = Math.min(
+        film.last,
+        start + Math.floor(Math.max(0, (time - from) / 1000) * film.header.rate * factor),
+      );
       if (next !== now.current.frame) now.current.onFrame(next);
       if (next >= film.last) setPlaying(false);
       else handle = requestAnimationFrame(tick);
@@ -67,7 +103,15 @@ export function FilmBench({ apparatus, view, views, onView, film, title, frame, 
     onFrame(Math.max(0, Math.min(film.last, to)));
   };
   const state: InstrumentState = {
-    tray: instruments.filter((i) => tray.includes(i.id)), picture, placing, setPlacing: onPlacing, markers, setMarkers: onMarkers, frame, seconds: (f) => film.time(f), readOnly,
+    tray: instruments.filter((i) => tray.includes(i.id)),
+    picture,
+    placing,
+    setPlacing: onPlacing,
+    markers,
+    setMarkers: onMarkers,
+    frame,
+    seconds: (f) => film.time(f),
+    readOnly,
     path: m.handles.length ? () => film.path(m.handles[0]) : undefined,
   };
   const tell = useRef(onState);
@@ -79,28 +123,77 @@ export function FilmBench({ apparatus, view, views, onView, film, title, frame, 
       <Tray state={state}>
         {views.length > 1 && (
           <div role="group" aria-label="View" className="mr-2 flex rounded-house border">
-            {views.map((v) => <button key={v} type="button" aria-pressed={v === view} onClick={() => onView(v)} className="rounded-house px-2.5 py-0.5 text-fine aria-pressed:bg-copper aria-pressed:text-on-copper">{m.views.find((x) => x.id === v)?.name}</button>)}
+            {views.map((v) => (
+              <button
+                key={v}
+                type="button"
+                aria-pressed={v === view}
+                onClick={() => onView(v)}
+                className="rounded-house px-2.5 py-0.5 text-fine aria-pressed:bg-copper aria-pressed:text-on-copper"
+              >
+                {m.views.find((x) => x.id === v)?.name}
+              </button>
+            ))}
           </div>
         )}
       </Tray>
       <div className="relative flex min-h-0 flex-1">
         <Stage picture={picture} label={`Recording: ${title}, ${name}`} className="flex-1">
-          <g id="film-content"><Drawing picture={picture} layers={NO_LAYERS} view={view} /></g>
-          <InstrumentLayer state={state} picture={picture} content="film-content" points={snapPoints(m, picture, markers, frame)} />
+          <g id="film-content">
+            <Drawing picture={picture} layers={NO_LAYERS} view={view} />
+          </g>
+          <InstrumentLayer
+            state={state}
+            picture={picture}
+            content="film-content"
+            points={snapPoints(m, picture, markers, frame)}
+          />
         </Stage>
         {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-y bg-sheet px-3 py-1.5">
-        <IconButton label={playing ? 'Pause' : 'Play'} onClick={() => setPlaying(!playing)} className="border-ink! bg-ink! text-paper!" disabled={frame >= film.last}>{playing ? <Pause size={16} /> : <Play size={16} />}</IconButton>
-        <IconButton label="Ten frames back" onClick={() => go(frame - 10)} disabled={frame === 0}>−10</IconButton>
-        <IconButton label="One frame back" onClick={() => go(frame - 1)} disabled={frame === 0}>−1</IconButton>
-        <IconButton label="One frame forward" onClick={() => go(frame + 1)} disabled={frame >= film.last}>+1</IconButton>
-        <IconButton label="Ten frames forward" onClick={() => go(frame + 10)} disabled={frame >= film.last}>+10</IconButton>
-        <Slider label="Film" className="min-w-24 flex-1" value={frame} min={0} max={film.last} step={1} onChange={go} valueText={`frame ${frame}`} />
+        <IconButton
+          label={playing ? 'Pause' : 'Play'}
+          onClick={() => setPlaying(!playing)}
+          className="border-ink! bg-ink! text-paper!"
+          disabled={frame >= film.last}
+        >
+          {playing ? <Pause size={16} /> : <Play size={16} />}
+        </IconButton>
+        <IconButton label="Ten frames back" onClick={() => go(frame - 10)} disabled={frame === 0}>
+          −10
+        </IconButton>
+        <IconButton label="One frame back" onClick={() => go(frame - 1)} disabled={frame === 0}>
+          −1
+        </IconButton>
+        <IconButton label="One frame forward" onClick={() => go(frame + 1)} disabled={frame >= film.last}>
+          +1
+        </IconButton>
+        <IconButton label="Ten frames forward" onClick={() => go(frame + 10)} disabled={frame >= film.last}>
+          +10
+        </IconButton>
+        <Slider
+          label="Film"
+          className="min-w-24 flex-1"
+          value={frame}
+          min={0}
+          max={film.last}
+          step={1}
+          onChange={go}
+          valueText={`frame ${frame}`}
+        />
         <FrameBox frame={frame} last={film.last} onGo={go} />
-        <output className="mono w-18 text-right text-fine" data-testid="film-time">{printFixed(film.time(frame), 3)} s</output>
+        <output className="mono w-18 text-right text-fine" data-testid="film-time">
+          {printFixed(film.time(frame), 3)} s
+        </output>
         <span className="text-fine whitespace-nowrap text-soft">{film.header.rate} frames/s</span>
-        <Select label="Speed" hideLabel value={speed} onChange={setSpeed} options={SPEEDS.map(([n]) => ({ id: n, name: `${n}×` }))} />
+        <Select
+          label="Speed"
+          hideLabel
+          value={speed}
+          onChange={setSpeed}
+          options={SPEEDS.map(([n]) => ({ id: n, name: `${n}×` }))}
+        />
       </div>
       <InstrumentStrip state={state} onGo={go} onTake={onTake && ((id) => onTake(id, state))} />
     </section>
@@ -117,7 +210,16 @@ function FrameBox({ frame, last, onGo }: { frame: number; last: number; onGo: (f
   return (
     <label className="flex items-center gap-1 text-fine text-soft">
       frame
-      <input className="mono h-7 w-14 rounded-house border border-edge bg-sheet px-1 text-right text-ink" value={typed ?? frame} aria-label={`Go to a frame, 0 to ${last}`} onChange={(e) => setTyped(e.target.value)} onBlur={take} onKeyDown={(e) => { if (e.key === 'Enter') take(); }} />
+      <input
+        className="mono h-7 w-14 rounded-house border border-edge bg-sheet px-1 text-right text-ink"
+        value={typed ?? frame}
+        aria-label={`Go to a frame, 0 to ${last}`}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={take}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') take();
+        }}
+      />
     </label>
   );
 }

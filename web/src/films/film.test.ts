@@ -2,10 +2,25 @@ import { expect, test } from 'vitest';
 import type { Manifest } from '../core';
 import { Film } from './film';
 
-const manifest = { scene: [{ id: 'a.x', kind: 'x' }, { id: 'b.y', kind: 'y' }, { id: 'on', kind: 'flag' }] } as Manifest;
+const manifest = {
+  scene: [
+    { id: 'a.x', kind: 'x' },
+    { id: 'b.y', kind: 'y' },
+    { id: 'on', kind: 'flag' },
+  ],
+} as Manifest;
 
 test('reads header and frames, still and moving, in picture elements', () => {
-  const header = JSON.stringify({ rate: 120, frames: 3, width: 1000, height: 700, scale: 500, fineness: 32, still: { 'b.y': 64 }, moving: ['a.x', 'on'] });
+  const header = JSON.stringify({
+    rate: 120,
+    frames: 3,
+    width: 1000,
+    height: 700,
+    scale: 500,
+    fineness: 32,
+    still: { 'b.y': 64 },
+    moving: ['a.x', 'on'],
+  });
   const head = new TextEncoder().encode(header.length % 2 ? `${header} ` : header);
   const buffer = new ArrayBuffer(4 + head.length + 12);
   new DataView(buffer).setUint32(0, head.length, true);

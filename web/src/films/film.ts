@@ -3,13 +3,22 @@ import type { Path } from '../instruments/useInstruments';
 import type { Picture } from '../scenes/picture';
 
 interface Header {
-  rate: number; frames: number; width: number; height: number; scale: number; fineness: number;
-  still: Record<string, number>; moving: string[];
+  rate: number;
+  frames: number;
+  width: number;
+  height: number;
+  scale: number;
+  fineness: number;
+  still: Record<string, number>;
+  moving: string[];
 }
 
 /** A recording as it came: frames of places in the picture, nothing else. */
 export class Film {
-  constructor(readonly header: Header, private readonly body: Int16Array) {}
+  constructor(
+    readonly header: Header,
+    private readonly body: Int16Array,
+  ) {}
 
   /** Reads what the server sends: header length, header, frames. */
   static read(buffer: ArrayBuffer): Film {
@@ -23,7 +32,9 @@ export class Film {
     const { width, height, scale, fineness, still, moving } = this.header;
     const flags = new Set(m.scene.filter((f) => f.kind === 'flag').map((f) => f.id));
     return {
-      width, height, scale,
+      width,
+      height,
+      scale,
       get: (field) => {
         const i = moving.indexOf(field);
         const raw = i < 0 ? still[field] : this.body[frame * moving.length + i];

@@ -9,7 +9,9 @@ import { SketchPad } from './SketchPad';
 afterEach(cleanup);
 
 const axes: Sketch = {
-  table: 't', x: { name: 'mass', symbol: 'm', unit: 'g', from: 0, to: 200 }, y: { name: 'period', symbol: 'T', unit: 's' },
+  table: 't',
+  x: { name: 'mass', symbol: 'm', unit: 'g', from: 0, to: 200 },
+  y: { name: 'period', symbol: 'T', unit: 's' },
 };
 
 test('keys alone draw a line from point to point, and take it back', () => {
@@ -38,18 +40,38 @@ test('keys alone draw a line from point to point, and take it back', () => {
 });
 
 test('a sealed sketch takes no more strokes', () => {
-  render(<SketchPad axes={axes} strokes={[[0, 0, 1, 1]]} fixed onStrokes={() => { throw new Error('changed'); }} />);
+  render(
+    <SketchPad
+      axes={axes}
+      strokes={[[0, 0, 1, 1]]}
+      fixed
+      onStrokes={() => {
+        throw new Error('changed');
+      }}
+    />,
+  );
   fireEvent.keyDown(screen.getByRole('img'), { key: 'Enter' });
   expect(screen.queryByRole('button')).toBeNull();
 });
 
 test('a sketch lies where its axes say, in the units of the graph; without numbers over all that is measured', () => {
-  const column = (symbol: string, unit: string) => ({ id: symbol, symbol, name: symbol, unit, kind: 'measured', result: { unit } }) as unknown as GraphColumn;
+  const column = (symbol: string, unit: string) =>
+    ({ id: symbol, symbol, name: symbol, unit, kind: 'measured', result: { unit } }) as unknown as GraphColumn;
   const full = { x: [0, 0.5] as [number, number], y: [0, 4] as [number, number] };
   const expected = { axes, strokes: [[0, 0, 0.5, 1]] };
-  expect(placed(expected, column('m', 'kg'), column('T', 's'), full)).toEqual([[[0, 0], [0.1, 4]]]);
+  expect(placed(expected, column('m', 'kg'), column('T', 's'), full)).toEqual([
+    [
+      [0, 0],
+      [0.1, 4],
+    ],
+  ]);
   const turned = { x: full.y, y: full.x };
-  expect(placed(expected, column('T', 's'), column('m', 'kg'), turned)).toEqual([[[0, 0], [4, 0.1]]]);
+  expect(placed(expected, column('T', 's'), column('m', 'kg'), turned)).toEqual([
+    [
+      [0, 0],
+      [4, 0.1],
+    ],
+  ]);
   expect(placed(expected, column('L', 'm'), column('T', 's'), full)).toEqual([]);
   // A column of that symbol which is no mass can't show it.
   expect(placed(expected, column('m', 's'), column('T', 's'), full)).toEqual([]);

@@ -3,7 +3,14 @@ import type { ColumnResult, ColumnSpec, FitAsked, FitResult, TableSpec, Worked }
 import { symbolText } from '../ui';
 
 /** A fit on a graph, of one of its series. */
-export interface FitChoice { kind: string; series: string; weighted?: boolean; from?: number; to?: number; formula?: string; start?: Record<string, number>;
+export interface FitChoice {
+  kind: string;
+  series: string;
+  weighted?: boolean;
+  from?: number;
+  to?: number;
+  formula?: string;
+  start?: Record<string, number>;
   /** What is worked out from its parameters. */
   follows?: { name: string; formula: string }[];
   /** Units the student was asked to find, by name of the parameter. */
@@ -11,14 +18,19 @@ export interface FitChoice { kind: string; series: string; weighted?: boolean; f
 }
 /** What a graph shows, as the notebook keeps it. */
 export interface GraphChoice {
-  x?: string; y?: string;
+  x?: string;
+  y?: string;
   /** Further columns drawn upwards. */
   more?: string[];
   origin?: boolean;
   /** Whether a line is fitted: what the sheet may ask for. */
   line?: boolean;
   fits?: FitChoice[];
-  logX?: boolean; logY?: boolean; join?: boolean; noBars?: boolean; residuals?: boolean;
+  logX?: boolean;
+  logY?: boolean;
+  join?: boolean;
+  noBars?: boolean;
+  residuals?: boolean;
   range?: { x0?: number; x1?: number; y0?: number; y1?: number };
   caption?: string;
   show?: 'points' | 'histogram' | 'box' | 'dots';
@@ -28,11 +40,28 @@ export interface GraphChoice {
 }
 
 export type GraphColumn = ColumnSpec & { result: ColumnResult };
-export interface Point { row: number; a: number; b: number; ua: number; ub: number; out: boolean }
-export interface Series { column: GraphColumn; points: Point[]; mark: number }
+export interface Point {
+  row: number;
+  a: number;
+  b: number;
+  ua: number;
+  ub: number;
+  out: boolean;
+}
+export interface Series {
+  column: GraphColumn;
+  points: Point[];
+  mark: number;
+}
 export type Scale = ReturnType<typeof scaleLinear<number, number>> | ReturnType<typeof scaleLog<number, number>>;
-export interface Domain { x: [number, number]; y: [number, number] }
-export interface Size { w: number; h: number }
+export interface Domain {
+  x: [number, number];
+  y: [number, number];
+}
+export interface Size {
+  w: number;
+  h: number;
+}
 
 export const COLOURS = ['var(--copper)', 'var(--indigo)', 'var(--verdigris)', 'var(--plum)'];
 export const PAD = { left: 58, right: 22, top: 12, bottom: 40 };
@@ -40,25 +69,41 @@ export const PAD = { left: 58, right: 22, top: 12, bottom: 40 };
 export const PLACES = 240;
 
 export function numberColumns(table: TableSpec, worked: Worked): GraphColumn[] {
-  return table.columns.flatMap((c, i) => (c.kind === 'label' || !worked.columns[i] ? [] : [{ ...c, result: worked.columns[i] }]));
+  return table.columns.flatMap((c, i) =>
+    c.kind === 'label' || !worked.columns[i] ? [] : [{ ...c, result: worked.columns[i] }],
+  );
 }
 
 /** The columns that a choice speaks of, or the first two. */
 export function axes(columns: GraphColumn[], choice: GraphChoice) {
   const x = columns.find((c) => c.id === choice.x) ?? columns[0];
   const y = columns.find((c) => c.id === choice.y) ?? columns[1] ?? columns[0];
-  const more = (choice.more ?? []).map((id) => columns.find((c) => c.id === id)).filter((c): c is GraphColumn => !!c && c.id !== y?.id);
+  const more = (choice.more ?? [])
+    .map((id) => columns.find((c) => c.id === id))
+    .filter((c): c is GraphColumn => !!c && c.id !== y?.id);
   return { x, ys: y ? [y, ...more] : [] };
 }
 
-export function seriesOf(table: TableSpec, x: GraphColumn | undefined, ys: GraphColumn[], choice: GraphChoice): Series[] {
+export function seriesOf(
+  table: TableSpec,
+  x: GraphColumn | undefined,
+  ys: GraphColumn[],
+  choice: GraphChoice,
+): Series[] {
   if (!x) return [];
   return ys.map((column, mark) => {
     const points: Point[] = [];
     for (let i = 0; i < table.rows.length; i++) {
       const [a, b] = [x.result.values[i], column.result.values[i]];
       if (!Number.isFinite(a) || !Number.isFinite(b) || (choice.logX && a <= 0) || (choice.logY && b <= 0)) continue;
-      points.push({ row: i, a, b, ua: x.result.uncertainties[i], ub: column.result.uncertainties[i], out: !!table.rows[i].out });
+      points.push({
+        row: i,
+        a,
+        b,
+        ua: x.result.uncertainties[i],
+        ub: column.result.uncertainties[i],
+        out: !!table.rows[i].out,
+      });
     }
     return { column, points, mark };
   });
@@ -68,12 +113,23 @@ export function seriesOf(table: TableSpec, x: GraphColumn | undefined, ys: Graph
 function span(values: number[], origin: boolean, log: boolean, from?: number, to?: number): [number, number] {
   let low = Infinity;
   let high = -Infinity;
-  for (const v of values) { low = Math.min(low, v); high = Math.max(high, v); }
+  for (const v of values) {
+    low = Math.min(low, v);
+    high = Math.max(high, v);
+  }
   if (low > high) [low, high] = log ? [1, 10] : [0, 1];
-  if (origin && !log) { low = Math.min(low, 0); high = Math.max(high, 0); }
-  if (low === high) [low, high] = log ? [low / 2, high * 2] : [low - (0.5 * Math.abs(low) || 0.5), high + (0.5 * Math.abs(high) || 0.5)];
+  if (origin && !log) {
+    low = Math.min(low, 0);
+    high = Math.max(high, 0);
+  }
+  if (low === high)
+    [low, high] = log
+      ? [low / 2, high * 2]
+      : [low - (0.5 * Math.abs(low) || 0.5), high + (0.5 * Math.abs(high) || 0.5)];
   const room = 0.06 * (high - low);
-  const nice = log ? scaleLog([low, high], [0, 1]).nice() : scaleLinear([low === 0 && origin ? 0 : low - room, high + room], [0, 1]).nice();
+  const nice = log
+    ? scaleLog([low, high], [0, 1]).nice()
+    : scaleLinear([low === 0 && origin ? 0 : low - room, high + room], [0, 1]).nice();
   const [a, b] = nice.domain();
   return [from !== undefined && !(log && from <= 0) ? from : a, to !== undefined && !(log && to <= 0) ? to : b];
 }
@@ -82,21 +138,49 @@ function span(values: number[], origin: boolean, log: boolean, from?: number, to
 export function domainOf(series: Series[], choice: GraphChoice, more: [number, number][] = []): Domain {
   const r = choice.range ?? {};
   return {
-    x: span([...series.flatMap((s) => s.points.flatMap((p) => (p.ua > 0 && !choice.noBars && !choice.logX ? [p.a - p.ua, p.a + p.ua] : [p.a]))), ...more.map(([a]) => a)], !!choice.origin, !!choice.logX, r.x0, r.x1),
-    y: span([...series.flatMap((s) => s.points.flatMap((p) => (p.ub > 0 && !choice.noBars && !choice.logY ? [p.b - p.ub, p.b + p.ub] : [p.b]))), ...more.map(([, b]) => b)], !!choice.origin, !!choice.logY, r.y0, r.y1),
+    x: span(
+      [
+        ...series.flatMap((s) =>
+          s.points.flatMap((p) => (p.ua > 0 && !choice.noBars && !choice.logX ? [p.a - p.ua, p.a + p.ua] : [p.a])),
+        ),
+        ...more.map(([a]) => a),
+      ],
+      !!choice.origin,
+      !!choice.logX,
+      r.x0,
+      r.x1,
+    ),
+    y: span(
+      [
+        ...series.flatMap((s) =>
+          s.points.flatMap((p) => (p.ub > 0 && !choice.noBars && !choice.logY ? [p.b - p.ub, p.b + p.ub] : [p.b])),
+        ),
+        ...more.map(([, b]) => b),
+      ],
+      !!choice.origin,
+      !!choice.logY,
+      r.y0,
+      r.y1,
+    ),
   };
 }
 
 export function scales(domain: Domain, choice: GraphChoice, { w, h }: Size): { sx: Scale; sy: Scale } {
   const along: [number, number] = [PAD.left, w - PAD.right];
   const up: [number, number] = [h - PAD.bottom, PAD.top];
-  return { sx: choice.logX ? scaleLog(domain.x, along) : scaleLinear(domain.x, along), sy: choice.logY ? scaleLog(domain.y, up) : scaleLinear(domain.y, up) };
+  return {
+    sx: choice.logX ? scaleLog(domain.x, along) : scaleLinear(domain.x, along),
+    sy: choice.logY ? scaleLog(domain.y, up) : scaleLinear(domain.y, up),
+  };
 }
 
 /** Ticks without commas between thousands: in half of the world those are decimal commas. */
 export function ticks(scale: Scale, count: number) {
   const print = scale.tickFormat(count);
-  return scale.ticks(count).map((value) => ({ value, text: print(value).replaceAll(',', '') })).filter((t) => t.text !== '');
+  return scale
+    .ticks(count)
+    .map((value) => ({ value, text: print(value).replaceAll(',', '') }))
+    .filter((t) => t.text !== '');
 }
 
 export function axisTitle(c: GraphColumn | undefined, long: boolean) {
@@ -109,16 +193,34 @@ export function fitsOf(choice: GraphChoice, y?: string): FitChoice[] {
   return choice.fits ?? (choice.line && (choice.y ?? y) ? [{ kind: 'line', series: (choice.y ?? y)! }] : []);
 }
 
-export interface Fitted { choice: FitChoice; asked: FitAsked; result?: FitResult; error?: string; from: number; to: number }
+export interface Fitted {
+  choice: FitChoice;
+  asked: FitAsked;
+  result?: FitResult;
+  error?: string;
+  from: number;
+  to: number;
+}
 
 /** All fits of a graph, with their curves over what is in view. */
-export function fitted(worked: Worked, x: GraphColumn | undefined, ys: GraphColumn[], choice: GraphChoice, domain: Domain, { unitsAsked, uncertaintiesHidden }: TableSpec): Fitted[] {
+export function fitted(
+  worked: Worked,
+  x: GraphColumn | undefined,
+  ys: GraphColumn[],
+  choice: GraphChoice,
+  domain: Domain,
+  { unitsAsked, uncertaintiesHidden }: TableSpec,
+): Fitted[] {
   if (!x) return [];
-  return fitsOf(choice, ys[0]?.id).filter((f) => ys.some((c) => c.id === f.series)).map((f) => {
-    const { series, ...rest } = f;
-    const asked: FitAsked = { ...rest, x: x.id, y: series, unitsAsked: !!unitsAsked, plain: !!uncertaintiesHidden };
-    const [from, to] = domain.x;
-    const answer = worked.fit(asked, from, to, PLACES);
-    return 'error' in answer ? { choice: f, asked, error: answer.error, from, to } : { choice: f, asked, result: answer, from, to };
-  });
+  return fitsOf(choice, ys[0]?.id)
+    .filter((f) => ys.some((c) => c.id === f.series))
+    .map((f) => {
+      const { series, ...rest } = f;
+      const asked: FitAsked = { ...rest, x: x.id, y: series, unitsAsked: !!unitsAsked, plain: !!uncertaintiesHidden };
+      const [from, to] = domain.x;
+      const answer = worked.fit(asked, from, to, PLACES);
+      return 'error' in answer
+        ? { choice: f, asked, error: answer.error, from, to }
+        : { choice: f, asked, result: answer, from, to };
+    });
 }

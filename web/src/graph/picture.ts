@@ -21,12 +21,23 @@ function standalone(svg: SVGSVGElement, caption: string): string {
   copy.prepend(ground);
   if (caption) {
     const text = document.createElementNS('http://www.w3.org/2000/svg', 'text');
-    for (const [k, v] of Object.entries({ x: String(w / 2), y: String(h + 16), 'text-anchor': 'middle', 'font-size': '13', fill: '#1b2430' })) text.setAttribute(k, v);
+    for (const [k, v] of Object.entries({
+      x: String(w / 2),
+      y: String(h + 16),
+      'text-anchor': 'middle',
+      'font-size': '13',
+      fill: '#1b2430',
+    }))
+      text.setAttribute(k, v);
     text.textContent = caption;
     copy.append(text);
   }
-  return new XMLSerializer().serializeToString(copy).replace(/var\((--[a-z-]+)\)/g, (_, name: string) => theme.getPropertyValue(name).trim() || '#000')
-    .replace(/color-mix\(in srgb, (#[0-9a-f]{3,8}) (\d+)%, (#[0-9a-f]{3,8})\)/gi, (_, a: string) => a.length === 7 ? `${a}" fill-opacity="0.28` : a);
+  return new XMLSerializer()
+    .serializeToString(copy)
+    .replace(/var\((--[a-z-]+)\)/g, (_, name: string) => theme.getPropertyValue(name).trim() || '#000')
+    .replace(/color-mix\(in srgb, (#[0-9a-f]{3,8}) (\d+)%, (#[0-9a-f]{3,8})\)/gi, (_, a: string) =>
+      a.length === 7 ? `${a}" fill-opacity="0.28` : a,
+    );
 }
 
 export function saveSvg(svg: SVGSVGElement, name: string, caption: string) {

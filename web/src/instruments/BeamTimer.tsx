@@ -11,11 +11,54 @@ export function BeamTimer({ place, onMove }: { place: Ends; onMove?: (p: Ends) =
   });
   return (
     <g data-instrument="beam-timer">
-      <line x1={place.x1} y1={place.y1} x2={place.x2} y2={place.y2} stroke="transparent" strokeWidth={16 / pixel} className="cursor-move" {...slide} />
-      <line x1={place.x1} y1={place.y1} x2={place.x2} y2={place.y2} stroke="var(--copper)" strokeWidth={1.8 / pixel} strokeDasharray={`${3 / pixel} ${3 / pixel}`} pointerEvents="none" />
-      {[[place.x1, place.y1], [place.x2, place.y2]].map(([x, y], i) => <rect key={i} x={x - 4 / pixel} y={y - 9 / pixel} width={8 / pixel} height={18 / pixel} fill="var(--copper)" pointerEvents="none" />)}
-      {onMove && <End at={{ x: place.x1, y: place.y1 }} name="Beam timer, first post. Drag it, or use the arrow keys, with Shift finely" onMove={(p) => onMove({ ...place, x1: p.x, y1: p.y })} />}
-      {onMove && <End at={{ x: place.x2, y: place.y2 }} name="Beam timer, second post. Drag it, or use the arrow keys, with Shift finely" onMove={(p) => onMove({ ...place, x2: p.x, y2: p.y })} />}
+      <line
+        x1={place.x1}
+        y1={place.y1}
+        x2={place.x2}
+        y2={place.y2}
+        stroke="transparent"
+        strokeWidth={16 / pixel}
+        className="cursor-move"
+        {...slide}
+      />
+      <line
+        x1={place.x1}
+        y1={place.y1}
+        x2={place.x2}
+        y2={place.y2}
+        stroke="var(--copper)"
+        strokeWidth={1.8 / pixel}
+        strokeDasharray={`${3 / pixel} ${3 / pixel}`}
+        pointerEvents="none"
+      />
+      {[
+        [place.x1, place.y1],
+        [place.x2, place.y2],
+      ].map(([x, y], i) => (
+        <rect
+          key={i}
+          x={x - 4 / pixel}
+          y={y - 9 / pixel}
+          width={8 / pixel}
+          height={18 / pixel}
+          fill="var(--copper)"
+          pointerEvents="none"
+        />
+      ))}
+      {onMove && (
+        <End
+          at={{ x: place.x1, y: place.y1 }}
+          name="Beam timer, first post. Drag it, or use the arrow keys, with Shift finely"
+          onMove={(p) => onMove({ ...place, x1: p.x, y1: p.y })}
+        />
+      )}
+      {onMove && (
+        <End
+          at={{ x: place.x2, y: place.y2 }}
+          name="Beam timer, second post. Drag it, or use the arrow keys, with Shift finely"
+          onMove={(p) => onMove({ ...place, x2: p.x, y2: p.y })}
+        />
+      )}
     </g>
   );
 }

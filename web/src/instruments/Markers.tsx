@@ -8,20 +8,42 @@ export function Markers({ state: s, picture }: { state: InstrumentState; picture
   const { pixel, locate } = useStage();
   const [aim, setAim] = useState({ x: picture.width / 2, y: picture.height / 2 });
   const [aiming, setAiming] = useState(false);
-  const set = (at: { x: number; y: number }) => s.setMarkers([...s.markers.filter((k) => k.frame !== s.frame), { frame: s.frame, ...at }].sort((a, b) => a.frame - b.frame));
+  const set = (at: { x: number; y: number }) =>
+    s.setMarkers(
+      [...s.markers.filter((k) => k.frame !== s.frame), { frame: s.frame, ...at }].sort((a, b) => a.frame - b.frame),
+    );
   const cross = (x: number, y: number, size: number) => `M${x - size} ${y}h${2 * size}M${x} ${y - size}v${2 * size}`;
   return (
     <g data-instrument="markers">
       {!s.readOnly && (
         <rect
-          x={-picture.width} y={-picture.height} width={3 * picture.width} height={3 * picture.height} fill="transparent" className="cursor-crosshair" tabIndex={0} role="button"
+          x={-picture.width}
+          y={-picture.height}
+          width={3 * picture.width}
+          height={3 * picture.height}
+          fill="transparent"
+          className="cursor-crosshair"
+          tabIndex={0}
+          role="button"
           aria-label="Position marker: click where the thing is, or aim with the arrow keys, with Shift finely, and press Enter"
-          onFocus={() => setAiming(true)} onBlur={() => setAiming(false)}
-          onPointerDown={(e) => { if (e.button !== 0) return; e.stopPropagation(); e.preventDefault(); set(locate(e.clientX, e.clientY)); }}
+          onFocus={() => setAiming(true)}
+          onBlur={() => setAiming(false)}
+          onPointerDown={(e) => {
+            if (e.button !== 0) return;
+            e.stopPropagation();
+            e.preventDefault();
+            set(locate(e.clientX, e.clientY));
+          }}
           onKeyDown={(e) => {
             const d = arrowStep(e, 10 / pixel, 1 / pixel);
-            if (d) { e.preventDefault(); setAim({ x: aim.x + d.x, y: aim.y + d.y }); }
-            if (e.key === 'Enter') { e.preventDefault(); set(aim); }
+            if (d) {
+              e.preventDefault();
+              setAim({ x: aim.x + d.x, y: aim.y + d.y });
+            }
+            if (e.key === 'Enter') {
+              e.preventDefault();
+              set(aim);
+            }
             if (e.key === 'Delete') s.setMarkers(s.markers.filter((k) => k.frame !== s.frame));
           }}
         />
@@ -33,7 +55,14 @@ export function Markers({ state: s, picture }: { state: InstrumentState; picture
             <path d={cross(k.x, k.y, 9 / pixel)} strokeWidth={1 / pixel} />
           </g>
         ))}
-        {aiming && <path d={cross(aim.x, aim.y, 14 / pixel)} stroke="var(--copper)" strokeWidth={1.5 / pixel} strokeDasharray={`${3 / pixel}`} />}
+        {aiming && (
+          <path
+            d={cross(aim.x, aim.y, 14 / pixel)}
+            stroke="var(--copper)"
+            strokeWidth={1.5 / pixel}
+            strokeDasharray={`${3 / pixel}`}
+          />
+        )}
       </g>
     </g>
   );

@@ -11,7 +11,19 @@ const TELLABLE = 2.5;
  * marks, never a value: reading is the student's. Marks too fine for the zoom are left out until they
  * can be told apart.
  */
-export function Ruler({ instrument, scale, place, onMove, onDropped }: { instrument: Instrument; scale: number; place: Straight; onMove?: (p: Straight) => void; onDropped?: () => void }) {
+export function Ruler({
+  instrument,
+  scale,
+  place,
+  onMove,
+  onDropped,
+}: {
+  instrument: Instrument;
+  scale: number;
+  place: Straight;
+  onMove?: (p: Straight) => void;
+  onDropped?: () => void;
+}) {
   const { pixel } = useStage();
   const unit = scale * instrument.metres;
   const length = instrument.span * unit;
@@ -32,8 +44,13 @@ export function Ruler({ instrument, scale, place, onMove, onDropped }: { instrum
     return { marks: d, names: labels };
   }, [instrument.span, finest, named, unit, width]);
 
-  const slide = useStageDrag((to, from) => onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }), { end: onDropped });
-  const turn = useStageDrag((to) => onMove?.({ ...place, angle: (Math.atan2(to.y - place.y, to.x - place.x) * 180) / Math.PI }));
+  const slide = useStageDrag(
+    (to, from) => onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }),
+    { end: onDropped },
+  );
+  const turn = useStageDrag((to) =>
+    onMove?.({ ...place, angle: (Math.atan2(to.y - place.y, to.x - place.x) * 180) / Math.PI }),
+  );
   const keys = (e: React.KeyboardEvent) => {
     const step = arrowStep(e, 10 / pixel, 1 / pixel);
     const spin = e.key === '[' ? -1 : e.key === ']' ? 1 : e.key === '{' ? -0.1 : e.key === '}' ? 0.1 : 0;
@@ -42,32 +59,65 @@ export function Ruler({ instrument, scale, place, onMove, onDropped }: { instrum
     onMove?.({ ...place, x: place.x + (step?.x ?? 0), y: place.y + (step?.y ?? 0), angle: place.angle + spin });
   };
   // Text stays upright enough to read when the rule is turned over.
-  const over = Math.abs(((place.angle % 360) + 540) % 360 - 180) > 90;
+  const over = Math.abs((((place.angle % 360) + 540) % 360) - 180) > 90;
   const grip = Math.min(length, 170 / pixel);
   return (
     <g transform={`translate(${place.x} ${place.y}) rotate(${place.angle})`} data-instrument={instrument.id}>
       <g
-        tabIndex={onMove ? 0 : undefined} role="button" onKeyDown={keys} className="cursor-move"
-        aria-label="Ruler. Drag it; arrow keys move it, with Shift finely; [ and ] turn it, with Shift finely" {...slide}
+        tabIndex={onMove ? 0 : undefined}
+        role="button"
+        onKeyDown={keys}
+        className="cursor-move"
+        aria-label="Ruler. Drag it; arrow keys move it, with Shift finely; [ and ] turn it, with Shift finely"
+        {...slide}
       >
-        <rect x={-2 / pixel} y={0} width={length + 4 / pixel} height={width} fill="color-mix(in srgb, var(--sheet) 82%, transparent)" stroke="var(--copper)" strokeWidth={1.2 / pixel} />
+        <rect
+          x={-2 / pixel}
+          y={0}
+          width={length + 4 / pixel}
+          height={width}
+          fill="color-mix(in srgb, var(--sheet) 82%, transparent)"
+          stroke="var(--copper)"
+          strokeWidth={1.2 / pixel}
+        />
         <path d={marks} stroke="var(--copper)" strokeWidth={0.8 / pixel} />
         {names.map((i) => (
           <text
-            key={i} x={i * unit} y={width * 0.66} fontSize={12 / pixel} className="mono select-none" fill="var(--copper)" textAnchor="middle"
+            key={i}
+            x={i * unit}
+            y={width * 0.66}
+            fontSize={12 / pixel}
+            className="mono select-none"
+            fill="var(--copper)"
+            textAnchor="middle"
             transform={over ? `rotate(180 ${i * unit} ${width * 0.6})` : undefined}
           >
             {i / perNumber}
           </text>
         ))}
-        <text x={6 / pixel} y={width * 0.93} fontSize={9.5 / pixel} fill="var(--copper)" className="select-none">{numberUnit}{finest > own ? ` · zoom in for marks of ${own} ${instrument.unit}` : ''}</text>
+        <text x={6 / pixel} y={width * 0.93} fontSize={9.5 / pixel} fill="var(--copper)" className="select-none">
+          {numberUnit}
+          {finest > own ? ` · zoom in for marks of ${own} ${instrument.unit}` : ''}
+        </text>
         <path d={`M0 ${-7 / pixel}V0`} stroke="var(--copper)" strokeWidth={2 / pixel} />
       </g>
       {onMove && (
         <g className="cursor-alias" aria-hidden {...turn}>
           <title>Turn the ruler</title>
-          <circle cx={grip} cy={width} r={9 / pixel} fill="var(--sheet)" stroke="var(--copper)" strokeWidth={1.5 / pixel} />
-          <path d={`M${grip - 4 / pixel} ${width}a${4 / pixel} ${4 / pixel} 0 1 1 ${4 / pixel} ${4 / pixel}`} fill="none" stroke="var(--copper)" strokeWidth={1.5 / pixel} />
+          <circle
+            cx={grip}
+            cy={width}
+            r={9 / pixel}
+            fill="var(--sheet)"
+            stroke="var(--copper)"
+            strokeWidth={1.5 / pixel}
+          />
+          <path
+            d={`M${grip - 4 / pixel} ${width}a${4 / pixel} ${4 / pixel} 0 1 1 ${4 / pixel} ${4 / pixel}`}
+            fill="none"
+            stroke="var(--copper)"
+            strokeWidth={1.5 / pixel}
+          />
         </g>
       )}
     </g>

@@ -1,7 +1,11 @@
 import { arrowStep, useStage, useStageDrag } from '../bench/Stage';
 import type { Instrument } from '../core';
 
-interface Place { x: number; y: number; division?: number }
+interface Place {
+  x: number;
+  y: number;
+  division?: number;
+}
 
 /** Height of the graduated part and width of the tube, in screen pixels. */
 const TALL = 240;
@@ -11,9 +15,21 @@ const WIDE = 92;
  * A spring scale hooked into one force of the apparatus. Its pointer goes down with the force and stops at
  * the end of the tube; it shows marks, never a value. The spring's own mass and swing are left out.
  */
-export function SpringScale({ instrument, place, newtons, onMove }: { instrument: Instrument | null; place: Place; newtons?: { name: string; si: number }; onMove?: (p: Place) => void }) {
+export function SpringScale({
+  instrument,
+  place,
+  newtons,
+  onMove,
+}: {
+  instrument: Instrument | null;
+  place: Place;
+  newtons?: { name: string; si: number };
+  onMove?: (p: Place) => void;
+}) {
   const { pixel } = useStage();
-  const slide = useStageDrag((to, from) => onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }));
+  const slide = useStageDrag((to, from) =>
+    onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }),
+  );
   if (!instrument) return null;
   const division = instrument.division * (place.division ?? 1);
   const divisions = instrument.span / instrument.division;
@@ -38,17 +54,59 @@ export function SpringScale({ instrument, place, newtons, onMove }: { instrument
   for (let i = 0; i < coils; i++) coil += `l${i % 2 ? -8 : 8} ${pitch / 2}l${i % 2 ? 8 : -8} ${pitch / 2}`;
   return (
     <g data-instrument="spring-scale" transform={`translate(${place.x} ${place.y}) scale(${1 / pixel})`}>
-      <g tabIndex={onMove ? 0 : undefined} role="button" className="cursor-move" onKeyDown={keys} aria-label={`Spring scale, hooked in at: ${newtons?.name.toLowerCase() ?? 'nothing'}. Drag it; arrow keys move it, with Shift finely`} {...slide}>
+      <g
+        tabIndex={onMove ? 0 : undefined}
+        role="button"
+        className="cursor-move"
+        onKeyDown={keys}
+        aria-label={`Spring scale, hooked in at: ${newtons?.name.toLowerCase() ?? 'nothing'}. Drag it; arrow keys move it, with Shift finely`}
+        {...slide}
+      >
         <path d={`M${WIDE / 2} -54v-14m-7 0a7 7 0 1 1 14 0`} fill="none" stroke="var(--copper)" strokeWidth={2} />
-        <rect x={-4} y={-54} width={WIDE} height={TALL + 70} rx={9} fill="color-mix(in srgb, var(--sheet) 92%, transparent)" stroke="var(--copper)" strokeWidth={1.4} />
+        <rect
+          x={-4}
+          y={-54}
+          width={WIDE}
+          height={TALL + 70}
+          rx={9}
+          fill="color-mix(in srgb, var(--sheet) 92%, transparent)"
+          stroke="var(--copper)"
+          strokeWidth={1.4}
+        />
         <path d={coil} fill="none" stroke="var(--edge)" strokeWidth={1.4} strokeLinejoin="round" />
         <path d={`M70 ${y - 14}V${TALL + 34}m0 0a6 6 0 1 1 -6 6`} fill="none" stroke="var(--edge)" strokeWidth={2.2} />
         <path d={marks} stroke="var(--ink)" strokeWidth={1} />
-        {names.map((i) => <text key={i} x={23} y={i * step + 4} fontSize={11.5} className="mono select-none" fill="var(--ink)">{Number((i * division).toFixed(2))}</text>)}
-        <text x={5} y={-37} fontSize={12} fill="var(--ink)" className="select-none">{instrument.unit}</text>
-        <path data-part="scale-pointer" data-at={y} d={`M0 ${y}H21M52 ${y}H66`} stroke="var(--copper)" strokeWidth={2} />
+        {names.map((i) => (
+          <text key={i} x={23} y={i * step + 4} fontSize={11.5} className="mono select-none" fill="var(--ink)">
+            {Number((i * division).toFixed(2))}
+          </text>
+        ))}
+        <text x={5} y={-37} fontSize={12} fill="var(--ink)" className="select-none">
+          {instrument.unit}
+        </text>
+        <path
+          data-part="scale-pointer"
+          data-at={y}
+          d={`M0 ${y}H21M52 ${y}H66`}
+          stroke="var(--copper)"
+          strokeWidth={2}
+        />
         <rect x={65} y={y - 5} width={10} height={10} rx={2} fill="var(--copper)" />
-        {newtons && <text x={WIDE / 2 - 4} y={TALL + 62} fontSize={12} textAnchor="middle" fill="var(--ink)" stroke="var(--stage)" strokeWidth={4} paintOrder="stroke" className="select-none">{newtons.name}</text>}
+        {newtons && (
+          <text
+            x={WIDE / 2 - 4}
+            y={TALL + 62}
+            fontSize={12}
+            textAnchor="middle"
+            fill="var(--ink)"
+            stroke="var(--stage)"
+            strokeWidth={4}
+            paintOrder="stroke"
+            className="select-none"
+          >
+            {newtons.name}
+          </text>
+        )}
       </g>
     </g>
   );

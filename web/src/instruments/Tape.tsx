@@ -7,7 +7,19 @@ import { snapTo } from './snap';
 const TELLABLE = 3;
 
 /** A tape from one point to another: its zero at the first end, its marks as far as it is drawn out. */
-export function Tape({ instrument, scale, place, points, onMove }: { instrument: Instrument | null; scale: number; place: Ends; points: { x: number; y: number }[]; onMove?: (p: Ends) => void }) {
+export function Tape({
+  instrument,
+  scale,
+  place,
+  points,
+  onMove,
+}: {
+  instrument: Instrument | null;
+  scale: number;
+  place: Ends;
+  points: { x: number; y: number }[];
+  onMove?: (p: Ends) => void;
+}) {
   const { pixel } = useStage();
   if (!instrument) return null;
   const unit = scale * instrument.metres;
@@ -26,25 +38,89 @@ export function Tape({ instrument, scale, place, points, onMove }: { instrument:
   return (
     <g data-instrument="tape">
       <g transform={`translate(${place.x1} ${place.y1}) rotate(${angle})`}>
-        <rect x={0} y={0} width={length} height={w} fill="color-mix(in srgb, var(--sheet) 82%, transparent)" stroke="var(--copper)" strokeWidth={1 / pixel} />
+        <rect
+          x={0}
+          y={0}
+          width={length}
+          height={w}
+          fill="color-mix(in srgb, var(--sheet) 82%, transparent)"
+          stroke="var(--copper)"
+          strokeWidth={1 / pixel}
+        />
         <path d={marks} stroke="var(--copper)" strokeWidth={0.8 / pixel} />
-        {names.map((i) => <text key={i} x={i * unit + 2 / pixel} y={w * 0.92} fontSize={10.5 / pixel} className="mono select-none" fill="var(--copper)">{i}</text>)}
-        <text x={length - 4 / pixel} y={-4 / pixel} fontSize={10.5 / pixel} textAnchor="end" className="select-none" fill="var(--copper)">{instrument.unit}</text>
+        {names.map((i) => (
+          <text
+            key={i}
+            x={i * unit + 2 / pixel}
+            y={w * 0.92}
+            fontSize={10.5 / pixel}
+            className="mono select-none"
+            fill="var(--copper)"
+          >
+            {i}
+          </text>
+        ))}
+        <text
+          x={length - 4 / pixel}
+          y={-4 / pixel}
+          fontSize={10.5 / pixel}
+          textAnchor="end"
+          className="select-none"
+          fill="var(--copper)"
+        >
+          {instrument.unit}
+        </text>
       </g>
-      {onMove && ([['x1', 'y1', 'zero'], ['x2', 'y2', 'far end']] as const).map(([x, y, name]) => (
-        <End key={name} at={{ x: place[x], y: place[y] }} name={`Long tape, ${name}. Drag it, or use the arrow keys, with Shift finely`} onMove={(p) => onMove({ ...place, [x]: p.x, [y]: p.y })} onDropped={() => { const p = snapTo(points, { x: place[x], y: place[y] }, pixel); onMove({ ...place, [x]: p.x, [y]: p.y }); }} />
-      ))}
+      {onMove &&
+        (
+          [
+            ['x1', 'y1', 'zero'],
+            ['x2', 'y2', 'far end'],
+          ] as const
+        ).map(([x, y, name]) => (
+          <End
+            key={name}
+            at={{ x: place[x], y: place[y] }}
+            name={`Long tape, ${name}. Drag it, or use the arrow keys, with Shift finely`}
+            onMove={(p) => onMove({ ...place, [x]: p.x, [y]: p.y })}
+            onDropped={() => {
+              const p = snapTo(points, { x: place[x], y: place[y] }, pixel);
+              onMove({ ...place, [x]: p.x, [y]: p.y });
+            }}
+          />
+        ))}
     </g>
   );
 }
 
 /** An end that can be moved by pointer and by keys. */
-export function End({ at, name, onMove, onDropped }: { at: { x: number; y: number }; name: string; onMove: (p: { x: number; y: number }) => void; onDropped?: () => void }) {
+export function End({
+  at,
+  name,
+  onMove,
+  onDropped,
+}: {
+  at: { x: number; y: number };
+  name: string;
+  onMove: (p: { x: number; y: number }) => void;
+  onDropped?: () => void;
+}) {
   const { pixel } = useStage();
-  const drag = useStageDrag((to, from) => onMove({ x: at.x + to.x - from.x, y: at.y + to.y - from.y }), { end: onDropped });
+  const drag = useStageDrag((to, from) => onMove({ x: at.x + to.x - from.x, y: at.y + to.y - from.y }), {
+    end: onDropped,
+  });
   return (
     <circle
-      cx={at.x} cy={at.y} r={8 / pixel} fill="color-mix(in srgb, var(--sheet) 60%, transparent)" stroke="var(--copper)" strokeWidth={1.5 / pixel} className="cursor-move" tabIndex={0} role="button" aria-label={name}
+      cx={at.x}
+      cy={at.y}
+      r={8 / pixel}
+      fill="color-mix(in srgb, var(--sheet) 60%, transparent)"
+      stroke="var(--copper)"
+      strokeWidth={1.5 / pixel}
+      className="cursor-move"
+      tabIndex={0}
+      role="button"
+      aria-label={name}
       {...drag}
       onKeyDown={(e) => {
         const d = arrowStep(e, 10 / pixel, 1 / pixel);

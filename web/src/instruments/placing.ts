@@ -14,12 +14,26 @@ export interface Placing {
   'spring-scale'?: { x: number; y: number; division?: number };
 }
 /** The zero's place, the direction in degrees, and the division it is graduated in. */
-export interface Straight { x: number; y: number; angle: number; division?: number }
-export interface Ends { x1: number; y1: number; x2: number; y2: number }
+export interface Straight {
+  x: number;
+  y: number;
+  angle: number;
+  division?: number;
+}
+export interface Ends {
+  x1: number;
+  y1: number;
+  x2: number;
+  y2: number;
+}
 export type InstrumentId = keyof Placing;
 
 /** Where an instrument lies when it is taken from the tray. */
-export function freshPlacing(id: string, { width: w, height: h }: { width: number; height: number }, frame: number): Placing {
+export function freshPlacing(
+  id: string,
+  { width: w, height: h }: { width: number; height: number },
+  frame: number,
+): Placing {
   switch (id) {
     case 'ruler':
     case 'fine-ruler':
@@ -43,11 +57,17 @@ export function freshPlacing(id: string, { width: w, height: h }: { width: numbe
 
 /** What lies there, as the core wants to hear of it: id, and how coarsely it is graduated. */
 export function lying(placing: Placing): string[] {
-  return Object.entries(placing).filter(([, place]) => place).map(([id, place]) => {
-    const { division } = place as { division?: number };
-    return division && division !== 1 ? `${id}:${division}` : id;
-  });
+  return Object.entries(placing)
+    .filter(([, place]) => place)
+    .map(([id, place]) => {
+      const { division } = place as { division?: number };
+      return division && division !== 1 ? `${id}:${division}` : id;
+    });
 }
 
 /** A mark that was set on one frame. */
-export interface Marker { frame: number; x: number; y: number }
+export interface Marker {
+  frame: number;
+  x: number;
+  y: number;
+}

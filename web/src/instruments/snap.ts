@@ -2,7 +2,10 @@ import type { Manifest } from '../core';
 import type { Picture } from '../scenes/picture';
 import type { Marker } from './placing';
 
-interface Point { x: number; y: number }
+interface Point {
+  x: number;
+  y: number;
+}
 /** How near, in screen pixels, an end falls into a point. */
 const NEAR = 9;
 
@@ -18,6 +21,9 @@ export function snapPoints(m: Manifest, picture: Picture, markers: Marker[], fra
 }
 
 export function snapTo(points: Point[], at: Point, pixel: number): Point {
-  const best = points.reduce<Point | null>((b, p) => (!b || Math.hypot(p.x - at.x, p.y - at.y) < Math.hypot(b.x - at.x, b.y - at.y) ? p : b), null);
+  const best = points.reduce<Point | null>(
+    (b, p) => (!b || Math.hypot(p.x - at.x, p.y - at.y) < Math.hypot(b.x - at.x, b.y - at.y) ? p : b),
+    null,
+  );
   return best && Math.hypot(best.x - at.x, best.y - at.y) * pixel <= NEAR ? best : at;
 }

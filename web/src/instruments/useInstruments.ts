@@ -4,7 +4,11 @@ import type { Picture } from '../scenes/picture';
 import type { Marker, Placing } from './placing';
 
 /** A body's path in picture elements. */
-export interface Path { values: Float64Array; n: number; interval: number }
+export interface Path {
+  values: Float64Array;
+  n: number;
+  interval: number;
+}
 
 /** Instruments over a picture, live or filmed: what lies there, and what the displays show now. */
 export interface InstrumentState {
@@ -25,7 +29,12 @@ export interface InstrumentState {
 }
 
 /** What a display shows now, in SI. */
-export interface Display { instrument: Instrument; si: number; text: string; passages?: number }
+export interface Display {
+  instrument: Instrument;
+  si: number;
+  text: string;
+  passages?: number;
+}
 
 export function displays(s: InstrumentState): Display[] {
   const list: Display[] = [];
@@ -35,10 +44,16 @@ export function displays(s: InstrumentState): Display[] {
     let passages: number | undefined;
     if (instrument.shape === 'clock') si = s.seconds(s.frame - s.placing.stopwatch!.zero);
     else if (instrument.shape === 'gauge') si = s.channel?.(instrument.channel);
-    else if (instrument.shape === 'gate' && s.path) ({ period: si, passages } = lightGate(s.path(), s.placing['beam-timer']!, s.seconds(s.frame)));
+    else if (instrument.shape === 'gate' && s.path)
+      ({ period: si, passages } = lightGate(s.path(), s.placing['beam-timer']!, s.seconds(s.frame)));
     else continue;
     const answer = si === undefined || Number.isNaN(si) ? null : shownBy(instrument.id, si, '');
-    list.push({ instrument, si: si ?? NaN, text: answer && 'text' in answer ? `${answer.text} ${answer.unit}` : `– ${instrument.unit}`, passages });
+    list.push({
+      instrument,
+      si: si ?? NaN,
+      text: answer && 'text' in answer ? `${answer.text} ${answer.unit}` : `– ${instrument.unit}`,
+      passages,
+    });
   }
   return list;
 }
@@ -55,27 +70,36 @@ export function displayFor(list: Display[], unit: string) {
 
 /** Instruments on a live bench. */
 export function useInstruments(m: Manifest, picture: Picture, run: Run, lab?: string[]): InstrumentState {
-  const [placing, setPlacing] = useState<Placing>(() => Object.fromEntries(
-    // What a lab wants to be read off a gauge hangs there from the beginning.
-    all.filter((i) => i.shape === 'gauge' && lab?.includes(i.id)).map((i) => [i.id, {}]),
-  ));
+  const [placing, setPlacing] = useState<Placing>(() =>
+    Object.fromEntries(
+      // What a lab wants to be read off a gauge hangs there from the beginning.
+      all.filter((i) => i.shape === 'gauge' && lab?.includes(i.id)).map((i) => [i.id, {}]),
+    ),
+  );
   const [markers, setMarkers] = useState<Marker[]>([]);
   const tray = useMemo(() => all.filter((i) => (lab ?? m.instruments).includes(i.id)), [m, lab]);
   const frame = run.frame(m.views[0].id);
   return {
-    tray, picture, placing, setPlacing, markers, setMarkers,
+    tray,
+    picture,
+    placing,
+    setPlacing,
+    markers,
+    setMarkers,
     frame: run.time() / m.interval,
     seconds: (f) => f * m.interval,
-    path: m.handles.length ? () => {
-      const metres = run.path(0);
-      const n = run.sampleCount();
-      const values = new Float64Array(2 * n);
-      for (let i = 0; i < n; i++) {
-        values[2 * i] = (metres[2 * i] - frame[0]) * picture.scale;
-        values[2 * i + 1] = (frame[1] + frame[3] - metres[2 * i + 1]) * picture.scale;
-      }
-      return { values, n, interval: m.interval };
-    } : undefined,
+    path: m.handles.length
+      ? () => {
+          const metres = run.path(0);
+          const n = run.sampleCount();
+          const values = new Float64Array(2 * n);
+          for (let i = 0; i < n; i++) {
+            values[2 * i] = (metres[2 * i] - frame[0]) * picture.scale;
+            values[2 * i + 1] = (frame[1] + frame[3] - metres[2 * i + 1]) * picture.scale;
+          }
+          return { values, n, interval: m.interval };
+        }
+      : undefined,
     hooked: (instrument) => {
       const i = m.channels.findIndex((c) => c.id === m.hooked[instrument]);
       return i < 0 ? undefined : { name: m.channels[i].name, si: run.channels()[i] };

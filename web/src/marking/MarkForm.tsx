@@ -5,27 +5,65 @@ import { Button, inputClass, Trouble } from '../ui';
 import type { BlockOf } from '../core';
 
 /** A teacher's points and comment for one block. */
-export function MarkForm({ work, block, mark, onMarked }: { work: string; block: BlockOf<'number'> | BlockOf<'explanation'>; mark?: Schemas['MarkView']; onMarked: () => void }) {
+export function MarkForm({
+  work,
+  block,
+  mark,
+  onMarked,
+}: {
+  work: string;
+  block: BlockOf<'number'> | BlockOf<'explanation'>;
+  mark?: Schemas['MarkView'];
+  onMarked: () => void;
+}) {
   const [points, setPoints] = useState(mark ? String(mark.points) : '');
   const [comment, setComment] = useState(mark?.comment ?? '');
   const save = useMutation({
-    mutationFn: () => ask(api.POST('/api/works/{workId}/marks', { params: { path: { workId: work } }, body: { block: block.id, points: Number(points.replace(',', '.')), comment } })),
+    mutationFn: () =>
+      ask(
+        api.POST('/api/works/{workId}/marks', {
+          params: { path: { workId: work } },
+          body: { block: block.id, points: Number(points.replace(',', '.')), comment },
+        }),
+      ),
     onSuccess: onMarked,
   });
   return (
-    <form className="flex flex-col gap-2 rounded-house border border-ochre bg-wash px-3 py-2.5" onSubmit={(e) => { e.preventDefault(); save.mutate(); }}>
+    <form
+      className="flex flex-col gap-2 rounded-house border border-ochre bg-wash px-3 py-2.5"
+      onSubmit={(e) => {
+        e.preventDefault();
+        save.mutate();
+      }}
+    >
       <label className="flex items-center gap-2 font-semibold">
         Points
-        <input className={`${inputClass} mono w-16 text-right`} inputMode="decimal" value={points} onChange={(e) => setPoints(e.target.value)} required aria-label={`Points, 0 to ${block.points}`} />
+        <input
+          className={`${inputClass} mono w-16 text-right`}
+          inputMode="decimal"
+          value={points}
+          onChange={(e) => setPoints(e.target.value)}
+          required
+          aria-label={`Points, 0 to ${block.points}`}
+        />
         of {block.points}
       </label>
       <label className="flex flex-col gap-1">
         Comment
-        <textarea className={`${inputClass} min-h-16 py-1.5`} value={comment} maxLength={4000} onChange={(e) => setComment(e.target.value)} />
+        <textarea
+          className={`${inputClass} min-h-16 py-1.5`}
+          value={comment}
+          maxLength={4000}
+          onChange={(e) => setComment(e.target.value)}
+        />
       </label>
       <Trouble error={save.error} />
-      <Button kind="main" type="submit" className="self-end" disabled={save.isPending}>{mark ? 'Change the mark' : 'Give the mark'}</Button>
-      <span role="status" className="sr-only">{save.isSuccess ? 'Mark kept' : ''}</span>
+      <Button kind="main" type="submit" className="self-end" disabled={save.isPending}>
+        {mark ? 'Change the mark' : 'Give the mark'}
+      </Button>
+      <span role="status" className="sr-only">
+        {save.isSuccess ? 'Mark kept' : ''}
+      </span>
     </form>
   );
 }

@@ -9,16 +9,27 @@ export function Reopen({ work, onDone }: { work: string; onDone: () => void }) {
   const [asking, setAsking] = useState(false);
   const reopen = useMutation({
     mutationFn: () => ask(api.POST('/api/works/{workId}/reopening', { params: { path: { workId: work } } })),
-    onSuccess: () => { setAsking(false); onDone(); },
+    onSuccess: () => {
+      setAsking(false);
+      onDone();
+    },
   });
   return (
     <>
-      <Button kind="quiet" onClick={() => setAsking(true)}><Undo2 size={15} aria-hidden />Give back</Button>
+      <Button kind="quiet" onClick={() => setAsking(true)}>
+        <Undo2 size={15} aria-hidden />
+        Give back
+      </Button>
       <Dialog open={asking} onClose={() => setAsking(false)} title="Give this work back">
         <div className="flex flex-col gap-4">
           <p>The student can change it again, also after the due time, and hands it in anew. Marks and tries stay.</p>
           <Trouble error={reopen.error} />
-          <div className="flex justify-end gap-2"><Button onClick={() => setAsking(false)}>Cancel</Button><Button kind="main" disabled={reopen.isPending} onClick={() => reopen.mutate()}>Give it back</Button></div>
+          <div className="flex justify-end gap-2">
+            <Button onClick={() => setAsking(false)}>Cancel</Button>
+            <Button kind="main" disabled={reopen.isPending} onClick={() => reopen.mutate()}>
+              Give it back
+            </Button>
+          </div>
         </div>
       </Dialog>
     </>

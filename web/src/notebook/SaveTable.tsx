@@ -8,7 +8,10 @@ import { Button, menuBox, menuItem } from '../ui';
 import type { NotebookTable } from './table';
 import { tableCells, tableText } from './tableText';
 
-const BOOKS = [['xlsx', 'as XLSX, for spreadsheets'], ['ods', 'as ODS, for spreadsheets']] as const;
+const BOOKS = [
+  ['xlsx', 'as XLSX, for spreadsheets'],
+  ['ods', 'as ODS, for spreadsheets'],
+] as const;
 
 /** Saves a table as a file: text with commas here, spreadsheets made by the server. */
 export function SaveTable({ title, table, worked }: { title: string; table: NotebookTable; worked: Worked }) {
@@ -16,21 +19,42 @@ export function SaveTable({ title, table, worked }: { title: string; table: Note
   const book = async (format: 'xlsx' | 'ods') => {
     setTrouble('');
     try {
-      save(`${title}.${format}`, '', await askFile(`/api/spreadsheets/${format}`, { title, ...tableCells(table, worked) }));
+      save(
+        `${title}.${format}`,
+        '',
+        await askFile(`/api/spreadsheets/${format}`, { title, ...tableCells(table, worked) }),
+      );
     } catch (e) {
       setTrouble(e instanceof Error ? e.message : String(e));
     }
   };
   return (
     <>
-      {trouble && <span role="alert" className="text-fine text-copper">{trouble}</span>}
+      {trouble && (
+        <span role="alert" className="text-fine text-copper">
+          {trouble}
+        </span>
+      )}
       <DropdownMenu.Root modal={false}>
-        <DropdownMenu.Trigger asChild><Button small kind="quiet" aria-label="Save the table" title="Save the table"><Download size={14} /></Button></DropdownMenu.Trigger>
+        <DropdownMenu.Trigger asChild>
+          <Button small kind="quiet" aria-label="Save the table" title="Save the table">
+            <Download size={14} />
+          </Button>
+        </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content className={menuBox} align="end">
             {/* The mark at the beginning tells spreadsheets that it is UTF-8. */}
-            <DropdownMenu.Item className={menuItem} onSelect={() => save(`${title}.csv`, 'text/csv;charset=utf-8', `\ufeff${tableText(table, worked, ',')}`)}>as CSV</DropdownMenu.Item>
-            {BOOKS.map(([format, name]) => <DropdownMenu.Item key={format} className={menuItem} onSelect={() => void book(format)}>{name}</DropdownMenu.Item>)}
+            <DropdownMenu.Item
+              className={menuItem}
+              onSelect={() => save(`${title}.csv`, 'text/csv;charset=utf-8', `\ufeff${tableText(table, worked, ',')}`)}
+            >
+              as CSV
+            </DropdownMenu.Item>
+            {BOOKS.map(([format, name]) => (
+              <DropdownMenu.Item key={format} className={menuItem} onSelect={() => void book(format)}>
+                {name}
+              </DropdownMenu.Item>
+            ))}
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>

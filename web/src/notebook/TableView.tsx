@@ -42,7 +42,22 @@ const ROW = 33;
 const MANY = 150;
 
 /** The readings: type, and rows grow; click a value to see how it was read. */
-export function TableView({ title, table, worked, readOnly, shown, onCell, onShow, selected, onSelect, ops, history, onTake, goTo, children }: Props) {
+export function TableView({
+  title,
+  table,
+  worked,
+  readOnly,
+  shown,
+  onCell,
+  onShow,
+  selected,
+  onSelect,
+  ops,
+  history,
+  onTake,
+  goTo,
+  children,
+}: Props) {
   const [editing, setEditing] = useState<ColumnSpec | 'new' | null>(null);
   const [pasting, setPasting] = useState<{ text: string; row: number; column: string } | null>(null);
   const [filling, setFilling] = useState<ColumnSpec | null>(null);
@@ -57,7 +72,13 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
   // An empty row to type in; it becomes a real one with its first character.
   const rows = readOnly ? table.rows : [...table.rows, { id: nextRow(table), cells: {} }];
   const many = rows.length > MANY;
-  const view = useVirtualizer({ count: rows.length, getScrollElement: () => box.current, estimateSize: () => ROW, overscan: 12, enabled: many });
+  const view = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW,
+    overscan: 12,
+    enabled: many,
+  });
   const inView = many ? view.getVirtualItems().map((v) => v.index) : rows.map((_, i) => i);
   const above = many && inView.length ? inView[0] * ROW : 0;
   const below = many && inView.length ? (rows.length - 1 - inView.at(-1)!) * ROW : 0;
@@ -74,12 +95,19 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
     };
     if (!at()) requestAnimationFrame(at);
   };
-  useEffect(() => { if (goTo && typed.length) focus(goTo.row, typed[0]); }, [goTo]);
+  useEffect(() => {
+    if (goTo && typed.length) focus(goTo.row, typed[0]);
+  }, [goTo]);
   const keys = (e: React.KeyboardEvent<HTMLInputElement>, row: number, column: number) => {
     const input = e.currentTarget;
     const place = typed.indexOf(column);
     const all = input.selectionStart === 0 && input.selectionEnd === input.value.length;
-    const go = (r: number, c: number | undefined) => { if (c !== undefined) { e.preventDefault(); focus(r, c); } };
+    const go = (r: number, c: number | undefined) => {
+      if (c !== undefined) {
+        e.preventDefault();
+        focus(r, c);
+      }
+    };
     if (e.key === 'Enter' || e.key === 'ArrowDown') go(row + 1, column);
     else if (e.key === 'ArrowUp') go(row - 1, column);
     else if (e.key === 'ArrowRight' && (all || input.selectionStart === input.value.length)) go(row, typed[place + 1]);
@@ -91,11 +119,20 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
   };
   const history_ = (e: React.KeyboardEvent) => {
     if (readOnly || !(e.ctrlKey || e.metaKey)) return;
-    if (e.key === 'z' && !e.shiftKey) { e.preventDefault(); history.undo(); }
-    if (e.key === 'y' || (e.key.toLowerCase() === 'z' && e.shiftKey)) { e.preventDefault(); history.redo(); }
+    if (e.key === 'z' && !e.shiftKey) {
+      e.preventDefault();
+      history.undo();
+    }
+    if (e.key === 'y' || (e.key.toLowerCase() === 'z' && e.shiftKey)) {
+      e.preventDefault();
+      history.redo();
+    }
   };
   const copy = () => {
-    void navigator.clipboard.writeText(tableText(table, worked, '\t')).then(() => setSaid('Copied, with headings. Paste it into a spreadsheet.'), () => setSaid('The browser doesn’t let the page copy.'));
+    void navigator.clipboard.writeText(tableText(table, worked, '\t')).then(
+      () => setSaid('Copied, with headings. Paste it into a spreadsheet.'),
+      () => setSaid('The browser doesn’t let the page copy.'),
+    );
   };
   const names = (column: string) => {
     const from = typed.findIndex((i) => table.columns[i].id === column);
@@ -105,31 +142,122 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
     <div className="flex h-full min-h-0 flex-col" onKeyDown={history_}>
       <div className="flex items-center gap-0.5 px-3 pt-1.5">
         <h2 className="mr-auto font-bold">{title}</h2>
-        {!readOnly && <Button small kind="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!history.canUndo} onClick={history.undo}><Undo2 size={14} /></Button>}
-        {!readOnly && <Button small kind="quiet" aria-label="Redo" title="Do it again (Ctrl+Y)" disabled={!history.canRedo} onClick={history.redo}><Redo2 size={14} /></Button>}
-        <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={copy}><ClipboardCopy size={14} /></Button>
-        {!readOnly && <Button small kind="quiet" aria-label="Bring in a file" title="Bring in a file (CSV, XLSX, ODS)" onClick={() => picker.current?.click()}><FileUp size={14} /></Button>}
-        <input ref={picker} type="file" hidden accept=".csv,.tsv,.txt,.xlsx,.ods" aria-label="File to bring in" onChange={(e) => { setFile(e.target.files?.[0] ?? null); e.target.value = ''; }} />
+        {!readOnly && (
+          <Button
+            small
+            kind="quiet"
+            aria-label="Undo"
+            title="Undo (Ctrl+Z)"
+            disabled={!history.canUndo}
+            onClick={history.undo}
+          >
+            <Undo2 size={14} />
+          </Button>
+        )}
+        {!readOnly && (
+          <Button
+            small
+            kind="quiet"
+            aria-label="Redo"
+            title="Do it again (Ctrl+Y)"
+            disabled={!history.canRedo}
+            onClick={history.redo}
+          >
+            <Redo2 size={14} />
+          </Button>
+        )}
+        <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={copy}>
+          <ClipboardCopy size={14} />
+        </Button>
+        {!readOnly && (
+          <Button
+            small
+            kind="quiet"
+            aria-label="Bring in a file"
+            title="Bring in a file (CSV, XLSX, ODS)"
+            onClick={() => picker.current?.click()}
+          >
+            <FileUp size={14} />
+          </Button>
+        )}
+        <input
+          ref={picker}
+          type="file"
+          hidden
+          accept=".csv,.tsv,.txt,.xlsx,.ods"
+          aria-label="File to bring in"
+          onChange={(e) => {
+            setFile(e.target.files?.[0] ?? null);
+            e.target.value = '';
+          }}
+        />
         <SaveTable title={title} table={table} worked={worked} />
-        {!readOnly && <Button small kind="quiet" onClick={() => setEditing('new')}><Plus size={14} />Column</Button>}
+        {!readOnly && (
+          <Button small kind="quiet" onClick={() => setEditing('new')}>
+            <Plus size={14} />
+            Column
+          </Button>
+        )}
       </div>
-      {said && <p role="status" className="px-3 text-fine text-soft">{said}</p>}
-      {table.unitsAsked && <p role="status" className="px-3 text-fine text-copper">{results.map((r, i) => (r.asked?.hint ? `Unit of ${table.columns[i].name}: ${r.asked.hint}. ` : ''))}</p>}
+      {said && (
+        <p role="status" className="px-3 text-fine text-soft">
+          {said}
+        </p>
+      )}
+      {table.unitsAsked && (
+        <p role="status" className="px-3 text-fine text-copper">
+          {results.map((r, i) => (r.asked?.hint ? `Unit of ${table.columns[i].name}: ${r.asked.hint}. ` : ''))}
+        </p>
+      )}
       <div ref={box} className="min-h-0 flex-1 overflow-auto px-3 pb-2">
-        <table role="grid" aria-label={title} aria-rowcount={rows.length + 1} aria-colcount={table.columns.length} className="w-full border-collapse">
+        <table
+          role="grid"
+          aria-label={title}
+          aria-rowcount={rows.length + 1}
+          aria-colcount={table.columns.length}
+          className="w-full border-collapse"
+        >
           <thead className="sticky top-0 z-10 bg-paper">
             <tr className="align-bottom shadow-[inset_0_-2px_0_var(--ink)]">
-              <th scope="col" className="w-8"><span className="sr-only">Row</span></th>
+              <th scope="col" className="w-8">
+                <span className="sr-only">Row</span>
+              </th>
               {table.columns.map((c, i) => (
                 <th key={c.id} scope="col" className="px-1.5 pb-1 text-left font-semibold">
-                  {readOnly ? <span className="block leading-tight">{c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}</span> : (
-                    <ColumnMenu column={c} index={i} last={table.columns.length - 1} onChange={() => setEditing(c)} onMove={(to) => ops.moveColumn(i, to)} onRemove={() => ops.setColumns(table.columns.filter((x) => x.id !== c.id))} onFill={() => setFilling(c)} onStatistics={() => setCounting(c)}>
+                  {readOnly ? (
+                    <span className="block leading-tight">
+                      {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
+                    </span>
+                  ) : (
+                    <ColumnMenu
+                      column={c}
+                      index={i}
+                      last={table.columns.length - 1}
+                      onChange={() => setEditing(c)}
+                      onMove={(to) => ops.moveColumn(i, to)}
+                      onRemove={() => ops.setColumns(table.columns.filter((x) => x.id !== c.id))}
+                      onFill={() => setFilling(c)}
+                      onStatistics={() => setCounting(c)}
+                    >
                       {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
                     </ColumnMenu>
                   )}
-                  <HeadNote column={c} result={results[i]} asks={!!table.unitsAsked} hidden={!!table.uncertaintiesHidden} readOnly={readOnly} onFound={(found) => ops.setColumns(table.columns.map((o) => (o.id === c.id ? { ...c, found } : o)))} />
-                  {results[i]?.note && !table.uncertaintiesHidden && <span className="block max-w-48 text-fine font-normal text-soft">{results[i].note}</span>}
-                  {results[i]?.trouble && <span role="alert" className="block max-w-48 text-fine font-normal text-copper">{results[i].trouble}</span>}
+                  <HeadNote
+                    column={c}
+                    result={results[i]}
+                    asks={!!table.unitsAsked}
+                    hidden={!!table.uncertaintiesHidden}
+                    readOnly={readOnly}
+                    onFound={(found) => ops.setColumns(table.columns.map((o) => (o.id === c.id ? { ...c, found } : o)))}
+                  />
+                  {results[i]?.note && !table.uncertaintiesHidden && (
+                    <span className="block max-w-48 text-fine font-normal text-soft">{results[i].note}</span>
+                  )}
+                  {results[i]?.trouble && (
+                    <span role="alert" className="block max-w-48 text-fine font-normal text-copper">
+                      {results[i].trouble}
+                    </span>
+                  )}
                 </th>
               ))}
             </tr>
@@ -140,25 +268,63 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
               const row = rows[r];
               const real = r < table.rows.length;
               return (
-                <tr key={row.id} aria-rowindex={r + 2} className={`border-b ${row.out ? 'text-soft line-through decoration-copper' : ''}`} style={{ height: ROW }}>
+                <tr
+                  key={row.id}
+                  aria-rowindex={r + 2}
+                  className={`border-b ${row.out ? 'text-soft line-through decoration-copper' : ''}`}
+                  style={{ height: ROW }}
+                >
                   <th scope="row" className="p-0 font-normal">
-                    {real && !readOnly ? <RowMenu row={row} index={r} last={table.rows.length - 1} now={now} /> : <span className="mono text-fine text-soft" title={[row.out && `left out: ${row.out}`, row.note].filter(Boolean).join('\n')}>{r + 1}{row.note && ' ✎'}</span>}
+                    {real && !readOnly ? (
+                      <RowMenu row={row} index={r} last={table.rows.length - 1} now={now} />
+                    ) : (
+                      <span
+                        className="mono text-fine text-soft"
+                        title={[row.out && `left out: ${row.out}`, row.note].filter(Boolean).join('\n')}
+                      >
+                        {r + 1}
+                        {row.note && ' ✎'}
+                      </span>
+                    )}
                   </th>
                   {table.columns.map((c, i) => {
                     if (c.kind === 'calculated' || c.kind === 'constant') {
                       const odd = real && results[i] && !results[i].trouble ? results[i].troubleIn(r) : '';
-                      return <td key={c.id} role="gridcell" title={odd || (real && results[i] ? results[i].sureness(r) && `${results[i].sureness(r)} ${results[i].unit}` : undefined)} className={`mono bg-stage/60 px-1.5 text-right ${odd ? 'text-copper' : ''}`}>{odd ? '∞' : real && results[i] ? results[i].text(r) : ''}</td>;
+                      return (
+                        <td
+                          key={c.id}
+                          role="gridcell"
+                          title={
+                            odd ||
+                            (real && results[i]
+                              ? results[i].sureness(r) && `${results[i].sureness(r)} ${results[i].unit}`
+                              : undefined)
+                          }
+                          className={`mono bg-stage/60 px-1.5 text-right ${odd ? 'text-copper' : ''}`}
+                        >
+                          {odd ? '∞' : real && results[i] ? results[i].text(r) : ''}
+                        </td>
+                      );
                     }
                     const key = `${row.id}/${c.id}`;
                     const cell: Cell = table.cells[key] ?? { text: '' };
                     const trouble = real && results[i] ? results[i].troubleIn(r) : '';
                     return (
-                      <td key={c.id} role="gridcell" className={`relative p-0 ${shown === key ? 'outline-2 -outline-offset-1 outline-copper' : selected?.row === row.id && selected.column === c.id ? 'bg-wash' : ''}`}>
+                      <td
+                        key={c.id}
+                        role="gridcell"
+                        className={`relative p-0 ${shown === key ? 'outline-2 -outline-offset-1 outline-copper' : selected?.row === row.id && selected.column === c.id ? 'bg-wash' : ''}`}
+                      >
                         <input
                           data-place={`${r}/${i}`}
                           aria-label={`${c.name}, row ${r + 1}${row.out ? ', left out' : ''}${cell.reading ? ', read on the picture' : ''}`}
                           aria-invalid={!!trouble}
-                          title={trouble || (cell.uncertainty && !table.uncertaintiesHidden ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}` : undefined)}
+                          title={
+                            trouble ||
+                            (cell.uncertainty && !table.uncertaintiesHidden
+                              ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}`
+                              : undefined)
+                          }
                           readOnly={readOnly}
                           className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${row.out ? 'line-through decoration-copper' : ''} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
                           value={cell.text}
@@ -166,18 +332,33 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
                           onChange={(e) => onCell(row.id, c.id, e.target.value)}
                           onPaste={(e) => {
                             const text = e.clipboardData.getData('text/plain');
-                            if (!readOnly && /[\t\n;]|,.*,/.test(text.trim())) { e.preventDefault(); setPasting({ text, row: r, column: c.id }); }
+                            if (!readOnly && /[\t\n;]|,.*,/.test(text.trim())) {
+                              e.preventDefault();
+                              setPasting({ text, row: r, column: c.id });
+                            }
                           }}
-                          onClick={() => { if (cell.reading) onShow(key, cell.reading); }}
+                          onClick={() => {
+                            if (cell.reading) onShow(key, cell.reading);
+                          }}
                           onFocus={() => onSelect({ row: row.id, column: c.id })}
                           onKeyDown={(e) => {
                             // A reading never begins with =, so that key takes what a display shows.
-                            if (e.key === '=' && c.kind === 'measured' && onTake && !readOnly) { e.preventDefault(); onTake(row.id, c.id); return; }
+                            if (e.key === '=' && c.kind === 'measured' && onTake && !readOnly) {
+                              e.preventDefault();
+                              onTake(row.id, c.id);
+                              return;
+                            }
                             keys(e, r, i);
                           }}
                         />
                         {cell.reading && (
-                          <button type="button" tabIndex={-1} aria-label={`Show how ${cell.text} was read`} onClick={() => onShow(key, cell.reading!)} className="absolute top-2 right-0.5 text-copper">
+                          <button
+                            type="button"
+                            tabIndex={-1}
+                            aria-label={`Show how ${cell.text} was read`}
+                            onClick={() => onShow(key, cell.reading!)}
+                            className="absolute top-2 right-0.5 text-copper"
+                          >
                             <Target size={13} />
                           </button>
                         )}
@@ -194,26 +375,108 @@ export function TableView({ title, table, worked, readOnly, shown, onCell, onSho
       {children}
       {editing && (
         <ColumnDialog
-          column={editing === 'new' ? null : editing} table={table} onClose={() => setEditing(null)}
-          onSave={(column, converted) => { ops.saveColumn(column, converted); setEditing(null); }}
+          column={editing === 'new' ? null : editing}
+          table={table}
+          onClose={() => setEditing(null)}
+          onSave={(column, converted) => {
+            ops.saveColumn(column, converted);
+            setEditing(null);
+          }}
         />
       )}
-      {file && <ImportDialog file={file} table={table} onClose={() => setFile(null)} onBring={(b) => { ops.bringIn(b); setFile(null); }} />}
-      {pasting && <PasteDialog text={pasting.text} columns={names(pasting.column)} onClose={() => setPasting(null)} onPaste={(lines) => { ops.paste(pasting.row, pasting.column, lines); setPasting(null); }} />}
-      {filling && <FillDialog name={filling.name} onClose={() => setFilling(null)} onFill={(texts) => { ops.paste(0, filling.id, texts.map((t) => [t])); setFilling(null); }} />}
-      {counting && <StatisticsDialog columns={table.columns} worked={worked} focus={counting.id} onClose={() => setCounting(null)} />}
+      {file && (
+        <ImportDialog
+          file={file}
+          table={table}
+          onClose={() => setFile(null)}
+          onBring={(b) => {
+            ops.bringIn(b);
+            setFile(null);
+          }}
+        />
+      )}
+      {pasting && (
+        <PasteDialog
+          text={pasting.text}
+          columns={names(pasting.column)}
+          onClose={() => setPasting(null)}
+          onPaste={(lines) => {
+            ops.paste(pasting.row, pasting.column, lines);
+            setPasting(null);
+          }}
+        />
+      )}
+      {filling && (
+        <FillDialog
+          name={filling.name}
+          onClose={() => setFilling(null)}
+          onFill={(texts) => {
+            ops.paste(
+              0,
+              filling.id,
+              texts.map((t) => [t]),
+            );
+            setFilling(null);
+          }}
+        />
+      )}
+      {counting && (
+        <StatisticsDialog
+          columns={table.columns}
+          worked={worked}
+          focus={counting.id}
+          onClose={() => setCounting(null)}
+        />
+      )}
     </div>
   );
 }
 
 /** Below a column's name: its unit, and of a calculated one its formula as typed; set in fractions it would be too small to read. */
-function HeadNote({ column: c, result, asks, hidden, readOnly, onFound }: { column: ColumnSpec; result?: ColumnResult; asks: boolean; hidden: boolean; readOnly: boolean; onFound: (unit: string) => void }) {
+function HeadNote({
+  column: c,
+  result,
+  asks,
+  hidden,
+  readOnly,
+  onFound,
+}: {
+  column: ColumnSpec;
+  result?: ColumnResult;
+  asks: boolean;
+  hidden: boolean;
+  readOnly: boolean;
+  onFound: (unit: string) => void;
+}) {
   const unit = result?.unit ?? '';
   return (
     <span className="flex flex-wrap items-center gap-1.5 text-fine font-normal text-soft">
-      {c.kind === 'calculated' ? <span className="whitespace-nowrap"><span className="mono inline-block max-w-36 overflow-hidden align-bottom text-ellipsis" title={c.formula}>{c.formula}</span>{unit && `, ${unit}`}{asks && result && !result.asked && !result.trouble && <span className="text-verdigris" title="You have found its unit"> ✓</span>}</span>
-        : unit || (c.kind === 'label' ? '\u00a0' : 'no unit')}
-      {result?.asked && <UnitAsk of={c.name} value={c.found ?? ''} hint={result.asked.hint} bare readOnly={readOnly} onChange={onFound} />}
+      {c.kind === 'calculated' ? (
+        <span className="whitespace-nowrap">
+          <span className="mono inline-block max-w-36 overflow-hidden align-bottom text-ellipsis" title={c.formula}>
+            {c.formula}
+          </span>
+          {unit && `, ${unit}`}
+          {asks && result && !result.asked && !result.trouble && (
+            <span className="text-verdigris" title="You have found its unit">
+              {' '}
+              ✓
+            </span>
+          )}
+        </span>
+      ) : (
+        unit || (c.kind === 'label' ? '\u00a0' : 'no unit')
+      )}
+      {result?.asked && (
+        <UnitAsk
+          of={c.name}
+          value={c.found ?? ''}
+          hint={result.asked.hint}
+          bare
+          readOnly={readOnly}
+          onChange={onFound}
+        />
+      )}
       {c.uncertainty && !hidden && <span className="whitespace-nowrap">± {c.uncertainty}</span>}
     </span>
   );

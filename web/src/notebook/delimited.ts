@@ -1,7 +1,14 @@
 import Papa from 'papaparse';
 
-export const SEPARATORS = [{ id: '\t', name: 'tab' }, { id: ';', name: 'semicolon' }, { id: ',', name: 'comma' }];
-export const MARKS = [{ id: '.', name: 'point: 2.5' }, { id: ',', name: 'comma: 2,5' }];
+export const SEPARATORS = [
+  { id: '\t', name: 'tab' },
+  { id: ';', name: 'semicolon' },
+  { id: ',', name: 'comma' },
+];
+export const MARKS = [
+  { id: '.', name: 'point: 2.5' },
+  { id: ',', name: 'comma: 2,5' },
+];
 
 /** Whether all numbers with a comma in them look like decimals rather than several values. */
 export function guessSeparator(text: string): string {
@@ -19,5 +26,9 @@ export function guessMark(text: string): string {
 /** Lines of cells in a text; decimals that are written with a comma get a point. */
 export function cellsOf(text: string, separator: string, mark: string): string[][] {
   const read = Papa.parse<string[]>(text.replace(/\r\n?/g, '\n').replace(/\n+$/, ''), { delimiter: separator }).data;
-  return mark === ',' ? read.map((l) => l.map((t) => (/^[-−+\d.,\s]+$/.test(t) ? t.replace(/(\d)\.(?=\d{3}\b)/g, '$1').replace(',', '.') : t))) : read;
+  return mark === ','
+    ? read.map((l) =>
+        l.map((t) => (/^[-−+\d.,\s]+$/.test(t) ? t.replace(/(\d)\.(?=\d{3}\b)/g, '$1').replace(',', '.') : t)),
+      )
+    : read;
 }

@@ -1,5 +1,8 @@
 /** Changes of many slots that go as one entry, and what an entry amounts to. */
-export interface Change { slot: string; value: Record<string, unknown> }
+export interface Change {
+  slot: string;
+  value: Record<string, unknown>;
+}
 
 export const EDIT = 'edit/';
 /** From how many slots on a change is kept as one edit, and about how large one may be. */
@@ -32,7 +35,10 @@ export function inOneEdit(changes: Change[]): Change[] {
 /** What an entry changes: itself, or all that its edit holds. */
 export function changesOf({ slot, value }: Change): Change[] {
   if (!slot.startsWith(EDIT) || !value.slots) return [{ slot, value }];
-  return Object.entries(value.slots as Record<string, Record<string, unknown>>).map(([s, v]) => ({ slot: s, value: v }));
+  return Object.entries(value.slots as Record<string, Record<string, unknown>>).map(([s, v]) => ({
+    slot: s,
+    value: v,
+  }));
 }
 
 /** This tab's rows with those that the other one added, which this one never knew; where nothing was written here, theirs. */

@@ -1,6 +1,10 @@
 import { readNumber, readUnit, type ColumnSpec } from '../core';
 
-export interface Heading { name: string; symbol: string; unit: string }
+export interface Heading {
+  name: string;
+  symbol: string;
+  unit: string;
+}
 
 /** Name, symbol and unit from the heading of somebody's table: “length L / cm”, “Time (s)”, “F [N]”. */
 export function readHeading(text: string): Heading {
@@ -23,7 +27,10 @@ export function freshColumn(heading: Heading, values: string[], taken: Set<strin
   for (let n = 1; !symbol || taken.has(symbol); n++) symbol = `x_${n}`;
   taken.add(symbol);
   return {
-    id: `c-${crypto.randomUUID().slice(0, 8)}`, name: heading.name || symbol, symbol, unit: heading.unit,
+    id: `c-${crypto.randomUUID().slice(0, 8)}`,
+    name: heading.name || symbol,
+    symbol,
+    unit: heading.unit,
     kind: filled.length > 0 && numbers * 2 < filled.length ? 'label' : 'measured',
   };
 }
@@ -31,5 +38,10 @@ export function freshColumn(heading: Heading, values: string[], taken: Set<strin
 /** Whether a first line stands above numbers rather than among them. */
 export function looksLikeHeading(lines: string[][]): boolean {
   const isNumber = (t: string) => !!t.trim() && !('error' in readNumber(t));
-  return lines.length > 1 && lines[0].some((t) => t.trim()) && !lines[0].some(isNumber) && lines.slice(1, 4).some((l) => l.some(isNumber));
+  return (
+    lines.length > 1 &&
+    lines[0].some((t) => t.trim()) &&
+    !lines[0].some(isNumber) &&
+    lines.slice(1, 4).some((l) => l.some(isNumber))
+  );
 }

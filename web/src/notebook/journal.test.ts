@@ -4,7 +4,12 @@ import { changesOf, inOneEdit } from './edits';
 import { Journal } from './journal';
 import { outbox } from './outbox';
 
-interface Sent { id: string; block: string; slot: string; value: { text: string } }
+interface Sent {
+  id: string;
+  block: string;
+  slot: string;
+  value: { text: string };
+}
 
 let work = 0;
 let server: Map<string, Sent>;
@@ -27,7 +32,9 @@ beforeEach(async () => {
     if (request.method === 'GET') return Response.json({ outcomes: [], seen: 9, news });
     const { entries } = (await request.json()) as { entries: Sent[] };
     if (network === 'refusing') return Response.json({ detail: 'handed in' }, { status: 409 });
-    entries.forEach((e) => { if (!server.has(e.id) && verdict(e).kept) server.set(e.id, e); });
+    entries.forEach((e) => {
+      if (!server.has(e.id) && verdict(e).kept) server.set(e.id, e);
+    });
     if (network === 'answer lost') throw new TypeError('cut off');
     return Response.json({ outcomes: entries.map((e) => ({ id: e.id, ...verdict(e) })), seen: 0, news });
   });
@@ -78,7 +85,9 @@ test('the page says that all is on the device only when it is', async () => {
   const store = outbox.add;
   let go = () => {};
   const slow = vi.spyOn(outbox, 'add').mockImplementation(async (...all) => {
-    await new Promise<void>((done) => { go = done; });
+    await new Promise<void>((done) => {
+      go = done;
+    });
     await store(...all);
   });
   journal.subscribe(() => told.push(journal.kept().state));
@@ -139,14 +148,17 @@ test('ten thousand cells are one entry or a few, and lie on the page at once', a
   expect(journal.read('t', 'cell/r9999/L')).toEqual({ text: '9999' });
   await until(() => expect(journal.kept().state).toBe('kept'));
   expect(server.size).toBeLessThanOrEqual(3);
-  const again = await new Journal('elsewhere', { }).open();
+  const again = await new Journal('elsewhere', {}).open();
   expect(inOneEdit(changes).flatMap(changesOf)).toEqual(changes);
   again.close();
 });
 
 test('an entry whose id stands for something else goes again under another', async () => {
   const tried: string[] = [];
-  verdict = (e) => { tried.push(e.id); return tried.length <= 2 ? { kept: false, taken: true } : { kept: true, taken: false }; };
+  verdict = (e) => {
+    tried.push(e.id);
+    return tried.length <= 2 ? { kept: false, taken: true } : { kept: true, taken: false };
+  };
   journal.write('why', 'answer', { text: 'a' });
   await until(() => expect(journal.kept().state).toBe('kept'));
   expect(new Set(tried).size).toBe(2);
@@ -154,7 +166,8 @@ test('an entry whose id stands for something else goes again under another', asy
 });
 
 test('one that is refused for good is put aside to be copied, and the rest goes on', async () => {
-  verdict = (e) => (e.value.text === 'bad' ? { kept: false, taken: false, reason: 'odd' } : { kept: true, taken: false });
+  verdict = (e) =>
+    e.value.text === 'bad' ? { kept: false, taken: false, reason: 'odd' } : { kept: true, taken: false };
   journal.write('why', 'answer', { text: 'bad' });
   journal.write('how', 'answer', { text: 'good' });
   await until(() => expect(journal.kept().state).toBe('kept'));
@@ -165,7 +178,10 @@ test('one that is refused for good is put aside to be copied, and the rest goes 
 });
 
 test('what another tab wrote in the same place stays in reach, and what it wrote elsewhere appears', async () => {
-  news = [{ block: 'why', slot: 'answer', value: { text: 'theirs' } }, { block: 'how', slot: 'answer', value: { text: 'elsewhere' } }];
+  news = [
+    { block: 'why', slot: 'answer', value: { text: 'theirs' } },
+    { block: 'how', slot: 'answer', value: { text: 'elsewhere' } },
+  ];
   journal.write('why', 'answer', { text: 'mine' });
   await until(() => expect(journal.kept().state).toBe('kept'));
   news = [];

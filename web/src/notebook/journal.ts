@@ -16,7 +16,11 @@ export type Keeping =
   | { state: 'trouble'; waiting: number; reason: string };
 
 /** What another tab or device wrote into a place that was also written here, unseen by each other. */
-export interface Overlap { block: string; slot: string; theirs: Record<string, unknown> }
+export interface Overlap {
+  block: string;
+  slot: string;
+  theirs: Record<string, unknown>;
+}
 
 const BATCH = 100;
 const BATCH_BYTES = 800_000;
@@ -50,7 +54,11 @@ export class Journal {
   refused: Refused[] = [];
   overlaps: Overlap[] = [];
 
-  constructor(readonly work: string, kept: Slots, private seen = 0) {
+  constructor(
+    readonly work: string,
+    kept: Slots,
+    private seen = 0,
+  ) {
     this.slots = structuredClone(kept);
     for (const [block, slots] of Object.entries(kept)) this.know(block, slots.rows);
   }
@@ -67,10 +75,18 @@ export class Journal {
     document.addEventListener('visibilitychange', this.catchUp);
     if ('BroadcastChannel' in window) {
       this.channel = new BroadcastChannel(`cauldron-work-${this.work}`);
-      this.channel.onmessage = () => { void this.catchUp(); };
+      this.channel.onmessage = () => {
+        void this.catchUp();
+      };
     }
     // Held as long as this tab lives: what a tab left behind that is gone is sent by another.
-    void navigator.locks?.request(this.lockOf(this.writer), () => new Promise<void>((done) => { this.letGo = done; }));
+    void navigator.locks?.request(
+      this.lockOf(this.writer),
+      () =>
+        new Promise<void>((done) => {
+          this.letGo = done;
+        }),
+    );
     this.tell();
     this.plan(0);
     return this;
@@ -90,7 +106,9 @@ export class Journal {
 
   subscribe = (listener: () => void) => {
     this.listeners.add(listener);
-    return () => { this.listeners.delete(listener); };
+    return () => {
+      this.listeners.delete(listener);
+    };
   };
   all = () => this.slots;
   kept = () => this.keeping;
@@ -114,9 +132,16 @@ export class Journal {
     this.storing.push(...entries);
     this.writes = this.writes
       .then(() => outbox.add(this.work, this.writer, entries))
-      .then(() => this.stored(entries), (e: unknown) => {
-        this.set({ state: 'trouble', waiting: 1, reason: `This device can't store entries (${String(e)}). Don't close the page.` });
-      });
+      .then(
+        () => this.stored(entries),
+        (e: unknown) => {
+          this.set({
+            state: 'trouble',
+            waiting: 1,
+            reason: `This device can't store entries (${String(e)}). Don't close the page.`,
+          });
+        },
+      );
   }
 
   private async stored(entries: Entry[]) {
@@ -164,7 +189,11 @@ export class Journal {
   catchUp = async () => {
     if (this.closed || document.visibilityState === 'hidden') return;
     try {
-      const news = await ask(api.GET('/api/works/{workId}/entries', { params: { path: { workId: this.work }, query: { writer: this.writer, seen: this.seen } } }));
+      const news = await ask(
+        api.GET('/api/works/{workId}/entries', {
+          params: { path: { workId: this.work }, query: { writer: this.writer, seen: this.seen } },
+        }),
+      );
       await this.hear(news);
     } catch {
       // Out of reach: it is asked again when the page is looked at again, and told with the next answer.
@@ -175,7 +204,9 @@ export class Journal {
   private async hear({ news, seen }: Pick<Schemas['KeptView'], 'news' | 'seen'>) {
     this.seen = Math.max(this.seen, seen);
     if (news.length === 0) return;
-    const waiting = new Set((await outbox.of(this.work)).flatMap((w) => changesOf(w).map((c) => `${w.block}\n${c.slot}`)));
+    const waiting = new Set(
+      (await outbox.of(this.work)).flatMap((w) => changesOf(w).map((c) => `${w.block}\n${c.slot}`)),
+    );
     for (const entry of news) {
       for (const { slot, value } of changesOf(entry)) {
         const place = `${entry.block}\n${slot}`;
@@ -183,7 +214,11 @@ export class Journal {
         if (slot === 'rows') {
           this.mergeRows(entry.block, value, waiting.has(place));
         } else if (waiting.has(place) && JSON.stringify(mine) !== JSON.stringify(value)) {
-          if (!SILENT.test(slot)) this.overlaps = [...this.overlaps.filter((o) => o.block !== entry.block || o.slot !== slot), { block: entry.block, slot, theirs: value }];
+          if (!SILENT.test(slot))
+            this.overlaps = [
+              ...this.overlaps.filter((o) => o.block !== entry.block || o.slot !== slot),
+              { block: entry.block, slot, theirs: value },
+            ];
         } else {
           this.lay(entry.block, slot, value);
         }
@@ -195,7 +230,12 @@ export class Journal {
   /** Rows that another tab added stay, whatever this one makes of its own. */
   private mergeRows(block: string, theirs: Record<string, unknown>, written: boolean) {
     const mine = this.read<{ order?: string[]; issued?: number }>(block, 'rows');
-    const merged = addedRows((theirs.order as string[]) ?? [], mine?.order ?? [], this.knownRows[block] ?? new Set(), written);
+    const merged = addedRows(
+      (theirs.order as string[]) ?? [],
+      mine?.order ?? [],
+      this.knownRows[block] ?? new Set(),
+      written,
+    );
     const issued = Math.max(mine?.issued ?? 0, (theirs.issued as number | undefined) ?? 0);
     if (written && merged.length !== mine?.order?.length) this.write(block, 'rows', { order: merged, issued });
     else if (!written) this.lay(block, 'rows', theirs);
@@ -203,7 +243,8 @@ export class Journal {
   }
 
   private know(block: string, rows?: Record<string, unknown>) {
-    if (rows && Array.isArray(rows.order)) this.knownRows[block] = new Set([...(this.knownRows[block] ?? []), ...(rows.order as string[])]);
+    if (rows && Array.isArray(rows.order))
+      this.knownRows[block] = new Set([...(this.knownRows[block] ?? []), ...(rows.order as string[])]);
   }
 
   private lay(block: string, slot: string, value: Record<string, unknown>) {
@@ -234,7 +275,9 @@ export class Journal {
     if (this.timer) clearTimeout(this.timer);
     this.timer = setTimeout(() => {
       this.timer = null;
-      this.sending ??= this.send().finally(() => { this.sending = null; });
+      this.sending ??= this.send().finally(() => {
+        this.sending = null;
+      });
     }, delay);
   }
 
@@ -248,7 +291,11 @@ export class Journal {
       this.wake = new AbortController();
       try {
         const sent = await pRetry(() => this.sendBatch(), {
-          retries: Infinity, factor: 2, minTimeout: 500, maxTimeout: 10_000, signal: this.wake.signal,
+          retries: Infinity,
+          factor: 2,
+          minTimeout: 500,
+          maxTimeout: 10_000,
+          signal: this.wake.signal,
           onFailedAttempt: async () => {
             this.apart = true;
             await this.tellApart();
@@ -285,10 +332,16 @@ export class Journal {
     const batch = await outbox.take(this.work, BATCH, BATCH_BYTES, await this.mine());
     if (batch.length === 0) return false;
     try {
-      const kept = await ask(api.POST('/api/works/{workId}/entries', {
-        params: { path: { workId: this.work } },
-        body: { writer: this.writer, seen: this.seen, entries: batch.map(({ id, block, slot, value, time }) => ({ id, block, slot, value, time })) },
-      }));
+      const kept = await ask(
+        api.POST('/api/works/{workId}/entries', {
+          params: { path: { workId: this.work } },
+          body: {
+            writer: this.writer,
+            seen: this.seen,
+            entries: batch.map(({ id, block, slot, value, time }) => ({ id, block, slot, value, time })),
+          },
+        }),
+      );
       // News first: what overlaps is told by what still waits.
       await this.hear(kept);
       await this.settleOutcomes(batch, kept.outcomes);
@@ -296,7 +349,8 @@ export class Journal {
       return true;
     } catch (e) {
       // Out of reach or busy: try again. Anything else needs a person, and the entries stay here.
-      if (e instanceof Problem && e.status >= 400 && e.status < 500 && e.status !== 429 && e.status !== 408) throw new AbortError(e);
+      if (e instanceof Problem && e.status >= 400 && e.status < 500 && e.status !== 429 && e.status !== 408)
+        throw new AbortError(e);
       throw e;
     }
   }

@@ -15,7 +15,14 @@ import { TableView } from './TableView';
 import { useEdits } from './useEdits';
 
 beforeAll(() => {
-  vi.stubGlobal('ResizeObserver', class { observe() {} unobserve() {} disconnect() {} });
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    },
+  );
 });
 afterEach(cleanup);
 
@@ -29,10 +36,14 @@ const columns: ColumnSpec[] = [
 function table(...rows: [string, string, string][]): NotebookTable {
   const cells: Record<string, Cell> = {};
   return {
-    columns, cells, issued: rows.length,
+    columns,
+    cells,
+    issued: rows.length,
     rows: rows.map(([cord, L, t], i) => {
       const id = `r${i + 1}`;
-      Object.entries({ cord, L, t }).forEach(([c, text]) => { cells[`${id}/${c}`] = { text }; });
+      Object.entries({ cord, L, t }).forEach(([c, text]) => {
+        cells[`${id}/${c}`] = { text };
+      });
       return { id, cells: { cord, L, t } };
     }),
   };
@@ -41,7 +52,21 @@ function table(...rows: [string, string, string][]): NotebookTable {
 function show(spec: ReturnType<typeof table>, readOnly = false) {
   const calls = { cell: vi.fn(), apply: vi.fn(), show: vi.fn() };
   const edits = { apply: calls.apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
-  render(<TableView title="Readings" table={spec} worked={workOut(spec)} readOnly={readOnly} shown={null} onCell={calls.cell} ops={tableOps(spec, edits)} history={edits} onShow={calls.show} selected={null} onSelect={() => undefined} />);
+  render(
+    <TableView
+      title="Readings"
+      table={spec}
+      worked={workOut(spec)}
+      readOnly={readOnly}
+      shown={null}
+      onCell={calls.cell}
+      ops={tableOps(spec, edits)}
+      history={edits}
+      onShow={calls.show}
+      selected={null}
+      onSelect={() => undefined}
+    />,
+  );
   return calls;
 }
 
@@ -88,7 +113,9 @@ test('what is no number is marked and says why', () => {
 
 test('a new column tells its unit, and its trouble, while it is typed', () => {
   const save = vi.fn();
-  render(<ColumnDialog column={null} table={table(['Tern', '42.0', '26.01'])} onClose={() => undefined} onSave={save} />);
+  render(
+    <ColumnDialog column={null} table={table(['Tern', '42.0', '26.01'])} onClose={() => undefined} onSave={save} />,
+  );
   fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'root' } });
   fireEvent.change(screen.getByLabelText('Symbol'), { target: { value: 'L' } });
   expect(screen.getByText('Taken')).toBeTruthy();
@@ -105,18 +132,36 @@ test('a new column tells its unit, and its trouble, while it is typed', () => {
 test('the graph draws complete rows only and speaks the columns’ symbols', () => {
   const spec = table(['a', '40', '26'], ['b', '80', '36.5'], ['c', '120', '44.5'], ['d', '', '50']);
   const change = vi.fn();
-  render(<GraphView table={spec} worked={workOut(spec)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={change} />);
+  render(
+    <GraphView
+      table={spec}
+      worked={workOut(spec)}
+      choice={{ x: 'L', y: 'T', line: true }}
+      readOnly={false}
+      onChoice={change}
+    />,
+  );
   expect(document.querySelectorAll('[data-point]')).toHaveLength(3);
   expect(screen.getByTestId('equation').textContent).toMatch(/^T = \(.*\) s\/cm · L \+ .* s r² = 0\.99\d+, 3 points$/);
   fireEvent.change(screen.getByLabelText('along'), { target: { value: 't' } });
   expect(change).toHaveBeenCalledWith({ x: 't', y: 'T', line: true });
   fireEvent.click(screen.getByRole('button', { name: 'Swap the axes' }));
-  expect(change).toHaveBeenLastCalledWith(expect.objectContaining({ x: 'T', y: 'L', fits: [{ kind: 'line', series: 'L' }] }));
+  expect(change).toHaveBeenLastCalledWith(
+    expect.objectContaining({ x: 'T', y: 'L', fits: [{ kind: 'line', series: 'L' }] }),
+  );
 });
 
 test('where no line fits, the graph says why', () => {
   const spec = table(['a', '40', '26'], ['b', '40', '36.5']);
-  render(<GraphView table={spec} worked={workOut(spec)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={() => undefined} />);
+  render(
+    <GraphView
+      table={spec}
+      worked={workOut(spec)}
+      choice={{ x: 'L', y: 'T', line: true }}
+      readOnly={false}
+      onChoice={() => undefined}
+    />,
+  );
   expect(screen.getByTestId('equation').textContent).toContain('same L');
 });
 
@@ -124,19 +169,31 @@ test('each change can be taken back and done again, typing in a cell as one', as
   const journal = new Journal('w-undo', {});
   const start: ColumnSpec[] = columns.slice(1, 3);
   const seen: { edits?: ReturnType<typeof useEdits> } = {};
-  function Harness() { seen.edits = useEdits(journal, 't', start); return null; }
+  function Harness() {
+    seen.edits = useEdits(journal, 't', start);
+    return null;
+  }
   render(<Harness />);
   const now = () => tableOf(journal, { id: 't', columns: start }).rows.map((r) => [r.cells.L, r.cells.t, r.out ?? '']);
   const ops = () => tableOps(tableOf(journal, { id: 't', columns: start }), seen.edits!);
   act(() => ops().paste(0, 'L', [['1', '2'], ['3', '4', 'too far'], ['5']]));
   const [, second, third] = tableOf(journal, { id: 't', columns: start }).rows.map((r) => r.id);
-  for (const text of ['6', '61', '61.2']) act(() => seen.edits!.apply([{ slot: `cell/${third}/t`, value: { text } }], `cell/${third}/t`));
+  for (const text of ['6', '61', '61.2'])
+    act(() => seen.edits!.apply([{ slot: `cell/${third}/t`, value: { text } }], `cell/${third}/t`));
   act(() => ops().leaveOut(second, 'slipped'));
   act(() => ops().moveRow(0, 2));
-  expect(now()).toEqual([['3', '4', 'slipped'], ['5', '61.2', ''], ['1', '2', '']]);
+  expect(now()).toEqual([
+    ['3', '4', 'slipped'],
+    ['5', '61.2', ''],
+    ['1', '2', ''],
+  ]);
   act(() => seen.edits!.undo());
   act(() => seen.edits!.undo());
-  expect(now()).toEqual([['1', '2', ''], ['3', '4', ''], ['5', '61.2', '']]);
+  expect(now()).toEqual([
+    ['1', '2', ''],
+    ['3', '4', ''],
+    ['5', '61.2', ''],
+  ]);
   act(() => seen.edits!.undo());
   expect(now()[2]).toEqual(['5', '', '']);
   act(() => seen.edits!.redo());
@@ -150,13 +207,19 @@ test('each change can be taken back and done again, typing in a cell as one', as
 test('a new row never wears the cells of a deleted one', () => {
   const journal = new Journal('w-rows', {});
   const seen: { edits?: ReturnType<typeof useEdits> } = {};
-  function Harness() { seen.edits = useEdits(journal, 't', columns.slice(1, 3)); return null; }
+  function Harness() {
+    seen.edits = useEdits(journal, 't', columns.slice(1, 3));
+    return null;
+  }
   render(<Harness />);
   const now = () => tableOf(journal, { id: 't', columns: columns.slice(1, 3) });
   act(() => tableOps(now(), seen.edits!).paste(0, 'L', [['1'], ['2']]));
   act(() => tableOps(now(), seen.edits!).deleteRow(now().rows[1].id));
   act(() => tableOps(now(), seen.edits!).insertRow(1));
-  expect(now().rows.map((r) => [parseInt(r.id.slice(1), 10), r.cells.L])).toEqual([[1, '1'], [3, '']]);
+  expect(now().rows.map((r) => [parseInt(r.id.slice(1), 10), r.cells.L])).toEqual([
+    [1, '1'],
+    [3, ''],
+  ]);
   // Rows of another tab have other ids, though both count from the same.
   const elsewhere = tableOf(new Journal('w-rows', {}), { id: 't', columns: columns.slice(1, 3) });
   expect(nextRow(elsewhere)).not.toBe(now().rows[0].id);
@@ -169,7 +232,10 @@ test('only cells that changed are worked out anew, and all columns stay right', 
   const table2 = table(['a', '40', '20'], ['b', '80', '36.5'], ['c', '90', '40']);
   expect([...work.update(table2).column('T')!.values]).toEqual([1, 1.825, 2]);
   table2.rows[1].out = 'slipped';
-  table2.columns = [...table2.columns, { id: 'm', name: 'mean', symbol: 'm', unit: '', kind: 'calculated', formula: 'mean(t)' }];
+  table2.columns = [
+    ...table2.columns,
+    { id: 'm', name: 'mean', symbol: 'm', unit: '', kind: 'calculated', formula: 'mean(t)' },
+  ];
   expect(work.update(table2).column('m')!.text(0)).toBe('30.00');
   table2.rows = table2.rows.slice(0, 1);
   expect([...work.update(table2).column('m')!.values]).toEqual([20]);
@@ -178,15 +244,22 @@ test('only cells that changed are worked out anew, and all columns stay right', 
 test('a copied table has units in its headings and nothing a spreadsheet would run', () => {
   const spec = table(['=HYPERLINK("x")', '−4.2', '26,01'], ['with, comma', '8', '']);
   expect(tableText(spec, workOut(spec), ',').split('\r\n')).toEqual([
-    'cord,length L / cm,time t / s,period T / s', '"\'=HYPERLINK(""x"")",-4.2,26.01,1.301', '"with, comma",8,,',
+    'cord,length L / cm,time t / s,period T / s',
+    '"\'=HYPERLINK(""x"")",-4.2,26.01,1.301',
+    '"with, comma",8,,',
   ]);
 });
 
 test('pasting shows first what would be pasted, decimal commas told apart', () => {
   const paste = vi.fn();
-  render(<PasteDialog text={'1,5;2,5\n3,5;4'} columns={['length', 'time']} onPaste={paste} onClose={() => undefined} />);
+  render(
+    <PasteDialog text={'1,5;2,5\n3,5;4'} columns={['length', 'time']} onPaste={paste} onClose={() => undefined} />,
+  );
   fireEvent.click(screen.getByRole('button', { name: 'Paste 2 rows' }));
-  expect(paste).toHaveBeenCalledWith([['1.5', '2.5'], ['3.5', '4']]);
+  expect(paste).toHaveBeenCalledWith([
+    ['1.5', '2.5'],
+    ['3.5', '4'],
+  ]);
   cleanup();
   render(<PasteDialog text={'L,t\n1.5,2'} columns={['length']} onPaste={paste} onClose={() => undefined} />);
   fireEvent.click(screen.getByRole('checkbox', { name: 'the first line is a heading' }));
@@ -196,19 +269,45 @@ test('pasting shows first what would be pasted, decimal commas told apart', () =
 });
 
 test('box plots, histogram and dots are drawn from the core’s numbers', () => {
-  const spec = table(...Array.from({ length: 12 }, (_, i) => ['', String(i), String(20 + i)] as [string, string, string]));
-  const draw = (show: 'histogram' | 'box' | 'dots') => render(<GraphView table={spec} worked={workOut(spec)} choice={{ y: 't', show, more: ['T'] }} readOnly={false} onChoice={() => undefined} />).container;
-  expect([...draw('histogram').querySelectorAll('[data-bin]')].reduce((n, b) => n + Number(b.getAttribute('data-bin')), 0)).toBe(12);
+  const spec = table(
+    ...Array.from({ length: 12 }, (_, i) => ['', String(i), String(20 + i)] as [string, string, string]),
+  );
+  const draw = (show: 'histogram' | 'box' | 'dots') =>
+    render(
+      <GraphView
+        table={spec}
+        worked={workOut(spec)}
+        choice={{ y: 't', show, more: ['T'] }}
+        readOnly={false}
+        onChoice={() => undefined}
+      />,
+    ).container;
+  expect(
+    [...draw('histogram').querySelectorAll('[data-bin]')].reduce((n, b) => n + Number(b.getAttribute('data-bin')), 0),
+  ).toBe(12);
   expect(screen.getByTestId('normal')).toBeTruthy();
   expect(draw('dots').querySelectorAll('[data-dot]')).toHaveLength(12);
   expect(draw('box').querySelectorAll('[data-box]')).toHaveLength(2);
 });
 
 test('while a formula is typed, the word before the caret is completed by keys', () => {
-  render(<ColumnDialog column={null} table={table(['Tern', '42.0', '26.01'])} onClose={() => undefined} onSave={() => undefined} />);
+  render(
+    <ColumnDialog
+      column={null}
+      table={table(['Tern', '42.0', '26.01'])}
+      onClose={() => undefined}
+      onSave={() => undefined}
+    />,
+  );
   const field = screen.getByLabelText<HTMLInputElement>('Formula');
-  const type = (value: string) => { fireEvent.change(field, { target: { value, selectionStart: value.length } }); field.setSelectionRange(value.length, value.length); };
-  const offered = () => within(screen.getByRole('listbox')).getAllByRole('option').map((o) => o.textContent);
+  const type = (value: string) => {
+    fireEvent.change(field, { target: { value, selectionStart: value.length } });
+    field.setSelectionRange(value.length, value.length);
+  };
+  const offered = () =>
+    within(screen.getByRole('listbox'))
+      .getAllByRole('option')
+      .map((o) => o.textContent);
   type('2 len');
   expect(offered()).toEqual(['Llength']);
   fireEvent.keyDown(field, { key: 'ArrowDown' });
@@ -231,18 +330,31 @@ test('where the lab asks for units, they are kept back until the student has fou
   expect(screen.queryByText(/t\/20, s/)).toBeNull();
   fireEvent.change(field, { target: { value: 'm' } });
   fireEvent.keyDown(field, { key: 'Enter' });
-  const found = (unit: string) => ({ ...asked, columns: columns.map((c) => (c.id === 'T' ? { ...c, found: unit } : c)) });
+  const found = (unit: string) => ({
+    ...asked,
+    columns: columns.map((c) => (c.id === 'T' ? { ...c, found: unit } : c)),
+  });
   expect(calls.apply).toHaveBeenCalledWith([{ slot: 'columns', value: { columns: found('m').columns } }]);
   cleanup();
   show(found('m'));
-  expect(screen.getByText('Unit of period: Not yet. Written in base units, look again at the power of m and s.')).toBeTruthy();
+  expect(
+    screen.getByText('Unit of period: Not yet. Written in base units, look again at the power of m and s.'),
+  ).toBeTruthy();
   cleanup();
   // Any unit of the right kind will do, and the values are shown in it.
   show(found('ms'));
   expect(screen.getByTitle('t/20').parentElement!.textContent).toBe('t/20, ms ✓');
   expect(screen.getByText('1301')).toBeTruthy();
   cleanup();
-  render(<GraphView table={asked} worked={workOut(asked)} choice={{ x: 'L', y: 'T', line: true }} readOnly={false} onChoice={() => undefined} />);
+  render(
+    <GraphView
+      table={asked}
+      worked={workOut(asked)}
+      choice={{ x: 'L', y: 'T', line: true }}
+      readOnly={false}
+      onChoice={() => undefined}
+    />,
+  );
   expect(document.querySelector('svg[role=img]')!.textContent).toContain('T / ?');
   expect(screen.getByTestId('equation').textContent).not.toContain('s/cm');
 });
@@ -252,8 +364,19 @@ test('where the lab keeps uncertainties away, there is no ± anywhere', () => {
   spec.cells['r1/L'].uncertainty = '0.5';
   spec.rows[0].uncertainties = { L: '0.5' };
   const plain = { ...spec, uncertaintiesHidden: true };
-  for (const [table, bars] of [[spec, 1], [plain, 0]] as const) {
-    render(<GraphView table={table} worked={workOut(table)} choice={{ x: 'L', y: 't', line: true }} readOnly={false} onChoice={() => undefined} />);
+  for (const [table, bars] of [
+    [spec, 1],
+    [plain, 0],
+  ] as const) {
+    render(
+      <GraphView
+        table={table}
+        worked={workOut(table)}
+        choice={{ x: 'L', y: 't', line: true }}
+        readOnly={false}
+        onChoice={() => undefined}
+      />,
+    );
     expect(document.querySelectorAll('[data-bar]')).toHaveLength(bars);
     expect(screen.getByTestId('equation').textContent!.includes('±')).toBe(bars === 1);
     cleanup();
@@ -264,12 +387,33 @@ test('where the lab keeps uncertainties away, there is no ± anywhere', () => {
 });
 
 test('the same data stand behind the graph as a table, and the graph comes back', () => {
-  const watch = vi.fn((e: unknown) => { if (!(e instanceof Element)) throw new Error('nothing to measure'); });
-  vi.stubGlobal('ResizeObserver', class { observe = watch; unobserve() {} disconnect() {} });
+  const watch = vi.fn((e: unknown) => {
+    if (!(e instanceof Element)) throw new Error('nothing to measure');
+  });
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe = watch;
+      unobserve() {}
+      disconnect() {}
+    },
+  );
   const spec = table(['a', '40', '26'], ['b', '80', '36.5']);
-  render(<GraphView table={spec} worked={workOut(spec)} choice={{ x: 'L', y: 't' }} readOnly={false} onChoice={() => undefined} />);
+  render(
+    <GraphView
+      table={spec}
+      worked={workOut(spec)}
+      choice={{ x: 'L', y: 't' }}
+      readOnly={false}
+      onChoice={() => undefined}
+    />,
+  );
   fireEvent.click(screen.getByRole('button', { name: 'Data' }));
-  expect(within(screen.getByRole('region', { name: 'Data of the graph' })).getAllByRole('row').map((r) => r.textContent)).toEqual(['rowalongup±', '14026', '28036.5']);
+  expect(
+    within(screen.getByRole('region', { name: 'Data of the graph' }))
+      .getAllByRole('row')
+      .map((r) => r.textContent),
+  ).toEqual(['rowalongup±', '14026', '28036.5']);
   fireEvent.click(screen.getByRole('button', { name: 'Data' }));
   expect(document.querySelectorAll('[data-point]')).toHaveLength(2);
   expect(watch).toHaveBeenCalledTimes(2);
@@ -277,8 +421,14 @@ test('the same data stand behind the graph as a table, and the graph comes back'
 
 test('a page that can’t be drawn says so, and that nothing is lost', () => {
   const quiet = vi.spyOn(console, 'error').mockImplementation(() => undefined);
-  function Broken(): React.ReactNode { throw new Error('no such column'); }
-  render(<ErrorBoundary FallbackComponent={Mishap}><Broken /></ErrorBoundary>);
+  function Broken(): React.ReactNode {
+    throw new Error('no such column');
+  }
+  render(
+    <ErrorBoundary FallbackComponent={Mishap}>
+      <Broken />
+    </ErrorBoundary>,
+  );
   expect(screen.getByRole('alert').textContent).toContain('What you have typed is kept.');
   expect(screen.getByText('no such column')).toBeTruthy();
   expect(screen.getByRole('button', { name: 'Load the page again' })).toBeTruthy();
@@ -288,14 +438,23 @@ test('a page that can’t be drawn says so, and that nothing is lost', () => {
 test('a table that is worked out again prints what has changed, and no more', () => {
   const worktable = new Worktable();
   const spec = table(['a', '40', '26'], ['b', '80', '36.5']);
-  const texts = (rows: typeof spec.rows, cols = columns) => { const t = worktable.update({ columns: cols, rows }).columns[3]; return rows.map((_, i) => t.text(i)); };
+  const texts = (rows: typeof spec.rows, cols = columns) => {
+    const t = worktable.update({ columns: cols, rows }).columns[3];
+    return rows.map((_, i) => t.text(i));
+  };
   expect(texts(spec.rows)).toEqual(['1.300', '1.825']);
   const changed = spec.rows.map((r, i) => (i ? { ...r, cells: { ...r.cells, t: '40' } } : r));
   expect(texts(changed)).toEqual(['1.300', '2.000']);
   expect(texts([...changed].reverse())).toEqual(['2.000', '1.300']);
   // A typed cell's uncertainty, and what is typed, are never those of before.
-  const sure = (u: string) => worktable.update({ columns, rows: [{ ...spec.rows[0], uncertainties: { L: u } }] }).columns[1].sureness(0);
+  const sure = (u: string) =>
+    worktable.update({ columns, rows: [{ ...spec.rows[0], uncertainties: { L: u } }] }).columns[1].sureness(0);
   expect([sure('0.5'), sure('2')]).toEqual(['40.0 ± 0.5', '40 ± 2']);
   // Other figures of the same number.
-  expect(texts(changed, columns.map((c) => (c.id === 'T' ? { ...c, decimals: 1 } : c)))).toEqual(['1.3', '2.0']);
+  expect(
+    texts(
+      changed,
+      columns.map((c) => (c.id === 'T' ? { ...c, decimals: 1 } : c)),
+    ),
+  ).toEqual(['1.3', '2.0']);
 });

@@ -19,7 +19,14 @@ export interface Waiting {
 export type Entry = Pick<Waiting, 'block' | 'slot' | 'value' | 'time'>;
 
 /** An entry that the server refused for good: kept here, so that what was typed can still be copied. */
-export interface Refused { id: string; work: string; block: string; slot: string; value: Record<string, unknown>; reason: string }
+export interface Refused {
+  id: string;
+  work: string;
+  block: string;
+  slot: string;
+  value: Record<string, unknown>;
+  reason: string;
+}
 
 interface Schema extends DBSchema {
   waiting: { key: string; value: Waiting; indexes: { '[work+order]': [string, number] } };
@@ -32,10 +39,13 @@ const database = openDB<Schema>('cauldron', 21, {
     if (!db.objectStoreNames.contains('waiting')) {
       db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('[work+order]', ['work', 'order']);
     }
-    if (!db.objectStoreNames.contains('refused')) db.createObjectStore('refused', { keyPath: 'id' }).createIndex('work', 'work');
+    if (!db.objectStoreNames.contains('refused'))
+      db.createObjectStore('refused', { keyPath: 'id' }).createIndex('work', 'work');
   },
   // A page of a newer build must not wait for this one to be closed.
-  blocking(_now, _next, event) { (event.target as IDBDatabase).close(); },
+  blocking(_now, _next, event) {
+    (event.target as IDBDatabase).close();
+  },
 });
 
 // Whoever reads or writes hears of it.
@@ -60,8 +70,12 @@ export const outbox = {
     const slots = new Set(entries.map((e) => `${e.block}\n${e.slot}`));
     const last = all.at(-1)?.order ?? 0;
     await Promise.all([
-      ...all.filter((w) => !w.sent && w.writer === writer && slots.has(`${w.block}\n${w.slot}`)).map((w) => tx.store.delete(w.id)),
-      ...entries.map((e, i) => tx.store.add({ ...e, work, writer, id: crypto.randomUUID(), order: last + 1 + i, sent: false })),
+      ...all
+        .filter((w) => !w.sent && w.writer === writer && slots.has(`${w.block}\n${w.slot}`))
+        .map((w) => tx.store.delete(w.id)),
+      ...entries.map((e, i) =>
+        tx.store.add({ ...e, work, writer, id: crypto.randomUUID(), order: last + 1 + i, sent: false }),
+      ),
       tx.done,
     ]);
   },
@@ -103,7 +117,9 @@ export const outbox = {
     const tx = (await database).transaction(['waiting', 'refused'], 'readwrite');
     const { id, work, block, slot, value } = entry;
     await Promise.all([
-      tx.objectStore('waiting').delete(id), tx.objectStore('refused').put({ id, work, block, slot, value, reason }), tx.done,
+      tx.objectStore('waiting').delete(id),
+      tx.objectStore('refused').put({ id, work, block, slot, value, reason }),
+      tx.done,
     ]);
   },
 

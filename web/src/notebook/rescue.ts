@@ -1,6 +1,9 @@
 import type { Entry } from './outbox';
 
-interface PutDown { writer: string; entries: Entry[] }
+interface PutDown {
+  writer: string;
+  entries: Entry[];
+}
 
 const keyOf = (work: string, writer = '') => `cauldron-rescue-${work}/${writer}`;
 

@@ -3,18 +3,42 @@ import type { Placing } from '../instruments/placing';
 import type { Change, Journal } from './journal';
 
 /** How a value was read: trial, frame, and where the instruments lay. */
-export interface Reading { trial: string; frame: number; view?: string; instruments: Placing }
+export interface Reading {
+  trial: string;
+  frame: number;
+  view?: string;
+  instruments: Placing;
+}
 /** What was typed, how far it may be off (in the column's unit, as typed), and how it was read. */
-export interface Cell { text: string; uncertainty?: string; reading?: Reading }
+export interface Cell {
+  text: string;
+  uncertainty?: string;
+  reading?: Reading;
+}
 /** What is said of a row: why it is left out, and a note. */
-export interface RowWords { out?: string; note?: string }
-export type NotebookTable = TableSpec & { cells: Record<string, Cell>; /** The highest number a row ever had: a deleted row's cells must not come back with a new one. */ issued: number; /** Ends the ids of rows made in this tab, so that two tabs never mean two rows by one id. */ mark?: string };
+export interface RowWords {
+  out?: string;
+  note?: string;
+}
+export type NotebookTable = TableSpec & {
+  cells: Record<string, Cell>;
+  /** The highest number a row ever had: a deleted row's cells must not come back with a new one. */ issued: number;
+  /** Ends the ids of rows made in this tab, so that two tabs never mean two rows by one id. */ mark?: string;
+};
 
 /** What the sheet says of a table. */
-export interface TableBlock { id: string; columns: ColumnSpec[]; unitsAsked?: boolean; uncertaintiesHidden?: boolean }
+export interface TableBlock {
+  id: string;
+  columns: ColumnSpec[];
+  unitsAsked?: boolean;
+  uncertaintiesHidden?: boolean;
+}
 
 /** A table of the notebook as the core takes it, from the journal's slots. */
-export function tableOf(journal: Journal, { id: block, columns: start, unitsAsked, uncertaintiesHidden }: TableBlock): NotebookTable {
+export function tableOf(
+  journal: Journal,
+  { id: block, columns: start, unitsAsked, uncertaintiesHidden }: TableBlock,
+): NotebookTable {
   const slots = journal.all()[block] ?? {};
   const columns = (slots.columns?.columns as ColumnSpec[] | undefined) ?? start;
   const order = (slots.rows?.order as string[] | undefined) ?? [];
@@ -30,7 +54,15 @@ export function tableOf(journal: Journal, { id: block, columns: start, unitsAske
     }
     return row;
   });
-  return { columns, rows, cells, unitsAsked, uncertaintiesHidden, issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0), mark: journal.writer.slice(0, 3) };
+  return {
+    columns,
+    rows,
+    cells,
+    unitsAsked,
+    uncertaintiesHidden,
+    issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0),
+    mark: journal.writer.slice(0, 3),
+  };
 }
 
 function highest(order: string[], issued: number) {

@@ -29,16 +29,31 @@ export function tableOps(table: NotebookTable, edits: Edits) {
         const answer = text ? convert([text], before.unit, column.unit, uncertain) : null;
         return answer && 'texts' in answer ? answer.texts[0] : text;
       };
-      const next = !converted ? column : {
-        ...column, ...(column.constant && { constant: said(column.constant) }),
-        // One that was typed anew is meant in the new unit.
-        ...(column.uncertainty && column.uncertainty === before.uncertainty && { uncertainty: said(column.uncertainty, true) }),
-      };
-      const cells: Change[] = !converted ? [] : table.rows.flatMap((r) => {
-        const cell = table.cells[`${r.id}/${column.id}`];
-        if (!cell?.text) return [];
-        return [{ slot: `cell/${r.id}/${column.id}`, value: { ...cell, text: said(cell.text), ...(cell.uncertainty && { uncertainty: said(cell.uncertainty, true) }) } }];
-      });
+      const next = !converted
+        ? column
+        : {
+            ...column,
+            ...(column.constant && { constant: said(column.constant) }),
+            // One that was typed anew is meant in the new unit.
+            ...(column.uncertainty &&
+              column.uncertainty === before.uncertainty && { uncertainty: said(column.uncertainty, true) }),
+          };
+      const cells: Change[] = !converted
+        ? []
+        : table.rows.flatMap((r) => {
+            const cell = table.cells[`${r.id}/${column.id}`];
+            if (!cell?.text) return [];
+            return [
+              {
+                slot: `cell/${r.id}/${column.id}`,
+                value: {
+                  ...cell,
+                  text: said(cell.text),
+                  ...(cell.uncertainty && { uncertainty: said(cell.uncertainty, true) }),
+                },
+              },
+            ];
+          });
       edits.apply([columns(table.columns.map((c) => (c.id === column.id ? next : c))), ...cells]);
     },
     moveColumn: (from: number, to: number) => {
@@ -53,7 +68,8 @@ export function tableOps(table: NotebookTable, edits: Edits) {
       next.splice(to, 0, ...next.splice(from, 1));
       edits.apply([rows(next)]);
     },
-    leaveOut: (row: string, reason: string) => edits.apply([{ slot: `row/${row}`, value: { ...words(row), out: reason } }]),
+    leaveOut: (row: string, reason: string) =>
+      edits.apply([{ slot: `row/${row}`, value: { ...words(row), out: reason } }]),
     note: (row: string, note: string) => edits.apply([{ slot: `row/${row}`, value: { ...words(row), note } }]),
     /** Takes in what a file brings, as one step. */
     bringIn: ({ fresh, cells, below }: Brought) => {
@@ -61,20 +77,28 @@ export function tableOps(table: NotebookTable, edits: Edits) {
       const count = Object.values(cells).reduce((most, texts) => Math.max(most, texts.length), 0);
       const next = rowsFrom(at, count);
       edits.apply([
-        ...(fresh.length ? [columns([...table.columns, ...fresh])] : []), rows(next),
-        ...Object.entries(cells).flatMap(([c, texts]) => texts.flatMap((text, i) => (text || !below ? [{ slot: `cell/${next[at + i]}/${c}`, value: { text } }] : []))),
+        ...(fresh.length ? [columns([...table.columns, ...fresh])] : []),
+        rows(next),
+        ...Object.entries(cells).flatMap(([c, texts]) =>
+          texts.flatMap((text, i) => (text || !below ? [{ slot: `cell/${next[at + i]}/${c}`, value: { text } }] : [])),
+        ),
       ]);
     },
     /** Writes lines of texts, from a cell on, into the columns that can be typed in. */
     paste: (at: number, column: string, lines: string[][]) => {
       const typed = table.columns.filter((c) => c.kind === 'measured' || c.kind === 'label');
-      const first = Math.max(0, typed.findIndex((c) => c.id === column));
+      const first = Math.max(
+        0,
+        typed.findIndex((c) => c.id === column),
+      );
       const next = rowsFrom(at, lines.length);
       const changes: Change[] = next.length > order.length ? [rows(next)] : [];
-      lines.forEach((line, i) => line.forEach((text, j) => {
-        const c = typed[first + j];
-        if (c) changes.push({ slot: `cell/${next[at + i]}/${c.id}`, value: { text: text.trim() } });
-      }));
+      lines.forEach((line, i) =>
+        line.forEach((text, j) => {
+          const c = typed[first + j];
+          if (c) changes.push({ slot: `cell/${next[at + i]}/${c.id}`, value: { text: text.trim() } });
+        }),
+      );
       edits.apply(changes);
     },
   };

@@ -4,8 +4,15 @@ import type { Change, Journal } from './journal';
 
 const MOST_STEPS = 200;
 
-interface Step { before: Change[]; after: Change[]; key: string }
-interface Stacks { past: Step[]; future: Step[] }
+interface Step {
+  before: Change[];
+  after: Change[];
+  key: string;
+}
+interface Stacks {
+  past: Step[];
+  future: Step[];
+}
 
 /** What stands in a slot that was never written. */
 function empty(slot: string, start: ColumnSpec[]): Record<string, unknown> {
@@ -20,20 +27,32 @@ export function useEdits(journal: Journal, block: string, start: ColumnSpec[]) {
   if (!stacks.current.has(block)) stacks.current.set(block, { past: [], future: [] });
   const own = stacks.current.get(block)!;
   const [, tell] = useState(0);
-  const write = useCallback((changes: Change[]) => { journal.writeAll(block, changes); tell((n) => n + 1); }, [journal, block]);
+  const write = useCallback(
+    (changes: Change[]) => {
+      journal.writeAll(block, changes);
+      tell((n) => n + 1);
+    },
+    [journal, block],
+  );
 
-  const apply = useCallback((changes: Change[], key = '') => {
-    const before = changes.map(({ slot }) => ({ slot, value: journal.read<Record<string, unknown>>(block, slot) ?? empty(slot, start) }));
-    const last = own.past.at(-1);
-    if (key && last?.key === key) {
-      for (const b of before) if (!last.before.some((x) => x.slot === b.slot)) last.before.push(b);
-      last.after = [...last.after.filter((a) => !changes.some((c) => c.slot === a.slot)), ...changes];
-    } else {
-      own.past = [...own.past, { before, after: changes, key }].slice(-MOST_STEPS);
-    }
-    own.future = [];
-    write(changes);
-  }, [journal, block, start, write, own]);
+  const apply = useCallback(
+    (changes: Change[], key = '') => {
+      const before = changes.map(({ slot }) => ({
+        slot,
+        value: journal.read<Record<string, unknown>>(block, slot) ?? empty(slot, start),
+      }));
+      const last = own.past.at(-1);
+      if (key && last?.key === key) {
+        for (const b of before) if (!last.before.some((x) => x.slot === b.slot)) last.before.push(b);
+        last.after = [...last.after.filter((a) => !changes.some((c) => c.slot === a.slot)), ...changes];
+      } else {
+        own.past = [...own.past, { before, after: changes, key }].slice(-MOST_STEPS);
+      }
+      own.future = [];
+      write(changes);
+    },
+    [journal, block, start, write, own],
+  );
 
   const undo = useCallback(() => {
     const step = own.past.pop();

@@ -14,13 +14,23 @@ export interface Picture<Field extends string = string> {
 }
 
 /** Which of an apparatus's layers are to be drawn; none in a film. */
-export interface Layers<Layer extends string = string> { has(layer: Layer): boolean }
+export interface Layers<Layer extends string = string> {
+  has(layer: Layer): boolean;
+}
 
 /** Draws a crowd on a canvas that stands in picture elements; `pixel` is screen pixels for each of them. */
-export type Paint<Field extends string = string, Layer extends string = string> =
-  (ctx: CanvasRenderingContext2D, picture: Picture<Field>, layers: Layers<Layer>, pixel: number) => void;
+export type Paint<Field extends string = string, Layer extends string = string> = (
+  ctx: CanvasRenderingContext2D,
+  picture: Picture<Field>,
+  layers: Layers<Layer>,
+  pixel: number,
+) => void;
 
-export interface SceneProps<Field extends string = string, Layer extends string = string, View extends string = string> {
+export interface SceneProps<
+  Field extends string = string,
+  Layer extends string = string,
+  View extends string = string,
+> {
   picture: Picture<Field>;
   layers: Layers<Layer>;
   /** Id of the view, where an apparatus has several. */
@@ -28,7 +38,10 @@ export interface SceneProps<Field extends string = string, Layer extends string 
 }
 
 /** A drawing, and where there are too many bodies for it, what paints them below it. */
-export interface Scene { Drawing: ComponentType<SceneProps>; paint?: Paint }
+export interface Scene {
+  Drawing: ComponentType<SceneProps>;
+  paint?: Paint;
+}
 
 type Of<A extends ApparatusId, What extends keyof ApparatusTypes[A]> = ApparatusTypes[A][What] & string;
 /** The fields of an apparatus's scene, as it declares them. */
@@ -38,14 +51,22 @@ export type PropsOf<A extends ApparatusId> = SceneProps<Of<A, 'fields'>, Of<A, '
 /** What paints the crowd of one apparatus. */
 export type PaintOf<A extends ApparatusId> = Paint<Of<A, 'fields'>, Of<A, 'layers'>>;
 /** The scene of one apparatus. */
-export interface SceneOf<A extends ApparatusId> { Drawing: ComponentType<PropsOf<A>>; paint?: PaintOf<A> }
+export interface SceneOf<A extends ApparatusId> {
+  Drawing: ComponentType<PropsOf<A>>;
+  paint?: PaintOf<A>;
+}
 
 export const NO_LAYERS: Layers = new Set<string>();
 
 const LONGER_SIDE = 1000;
 
 /** A run's scene now, seen through a frame (left, bottom, width, height in metres). */
-export function pictureOfRun(m: Manifest, scene: Float64Array, frame: Float64Array, crowd?: { values: Float64Array; count: number }): Picture {
+export function pictureOfRun(
+  m: Manifest,
+  scene: Float64Array,
+  frame: Float64Array,
+  crowd?: { values: Float64Array; count: number },
+): Picture {
   const scale = LONGER_SIDE / Math.max(frame[2], frame[3]);
   const index = new Map(m.scene.map((f, i) => [f.id, i]));
   return {

@@ -11,5 +11,8 @@ export function useApparatus(id: string) {
 /** Waits for several, fetched together, so that nothing has to be fetched later when the network may be gone. */
 export function useAllApparatus(ids: string[]) {
   const all = ids.map((id) => [manifestOf(id), sceneOf(id)] as const);
-  all.forEach(([manifest, scene]) => { use(manifest); use(scene); });
+  all.forEach(([manifest, scene]) => {
+    use(manifest);
+    use(scene);
+  });
 }

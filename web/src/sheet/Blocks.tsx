@@ -21,7 +21,9 @@ export interface SheetContext {
 }
 
 const NOTEBOOK_NAMES: Record<string, (b: Block) => string> = {
-  films: () => 'Recordings', bench: () => 'The bench', table: (b) => (b.type === 'table' ? b.title : ''),
+  films: () => 'Recordings',
+  bench: () => 'The bench',
+  table: (b) => (b.type === 'table' ? b.title : ''),
   graph: (b) => (b.type === 'graph' && b.line ? 'Graph with a line of best fit' : 'Graph'),
 };
 
@@ -72,7 +74,12 @@ function PredictionView({ block, context }: { block: BlockOf<'prediction'>; cont
   const fixed = sealed || readOnly;
   const write = (more: object) => journal.write(block.id, 'answer', { ...answer, ...more });
   const strokes = journal.read<Sketched>(block.id, 'sketch')?.strokes ?? [];
-  const lack = block.choices.length > 0 && answer.choice === undefined ? 'Choose one first.' : block.sketch && !strokes.some((s) => s.length > 2) ? 'Sketch the graph first.' : '';
+  const lack =
+    block.choices.length > 0 && answer.choice === undefined
+      ? 'Choose one first.'
+      : block.sketch && !strokes.some((s) => s.length > 2)
+        ? 'Sketch the graph first.'
+        : '';
   return (
     <fieldset className="rounded-house border border-l-3 border-l-plum px-4 py-3">
       <legend className="px-1 font-bold text-plum">Prediction</legend>
@@ -80,23 +87,56 @@ function PredictionView({ block, context }: { block: BlockOf<'prediction'>; cont
       <div className="flex flex-col gap-1.5">
         {block.choices.map((text, i) => (
           <label key={text} className="flex items-start gap-2">
-            <input type="radio" name={block.id} className="mt-1 h-4 w-4 accent-(--plum)" checked={answer.choice === i} disabled={fixed} onChange={() => write({ choice: i })} />
+            <input
+              type="radio"
+              name={block.id}
+              className="mt-1 h-4 w-4 accent-(--plum)"
+              checked={answer.choice === i}
+              disabled={fixed}
+              onChange={() => write({ choice: i })}
+            />
             {text}
           </label>
         ))}
       </div>
-      {block.sketch && <SketchPad axes={block.sketch} strokes={strokes} fixed={fixed} onStrokes={(s) => journal.write(block.id, 'sketch', { strokes: s })} />}
+      {block.sketch && (
+        <SketchPad
+          axes={block.sketch}
+          strokes={strokes}
+          fixed={fixed}
+          onStrokes={(s) => journal.write(block.id, 'sketch', { strokes: s })}
+        />
+      )}
       <label className="mt-3 flex flex-col gap-1">
         {block.reasonPrompt}
-        <textarea className={`${inputClass} min-h-16 py-1.5`} value={answer.reason ?? ''} readOnly={fixed} maxLength={1000} onChange={(e) => write({ reason: e.target.value })} />
+        <textarea
+          className={`${inputClass} min-h-16 py-1.5`}
+          value={answer.reason ?? ''}
+          readOnly={fixed}
+          maxLength={1000}
+          onChange={(e) => write({ reason: e.target.value })}
+        />
       </label>
       {sealed ? (
-        <p className="mt-2 flex items-center gap-2 font-semibold text-plum"><Lock size={15} aria-hidden />Sealed</p>
-      ) : !readOnly && (
-        <div className="mt-3 flex items-center gap-3">
-          <Button kind="main" className="border-plum! bg-plum!" disabled={!!lack} onClick={() => journal.write(block.id, 'seal', { sealed: true })}><Lock size={15} />Seal my prediction</Button>
-          <span className="text-fine text-soft">{lack || 'It can’t be changed afterwards.'}</span>
-        </div>
+        <p className="mt-2 flex items-center gap-2 font-semibold text-plum">
+          <Lock size={15} aria-hidden />
+          Sealed
+        </p>
+      ) : (
+        !readOnly && (
+          <div className="mt-3 flex items-center gap-3">
+            <Button
+              kind="main"
+              className="border-plum! bg-plum!"
+              disabled={!!lack}
+              onClick={() => journal.write(block.id, 'seal', { sealed: true })}
+            >
+              <Lock size={15} />
+              Seal my prediction
+            </Button>
+            <span className="text-fine text-soft">{lack || 'It can’t be changed afterwards.'}</span>
+          </div>
+        )
       )}
     </fieldset>
   );
@@ -112,7 +152,10 @@ function NumberView({ block, context }: { block: BlockOf<'number'>; context: She
   const shown = feedback ?? (before && before.number === answer.number && before.unit === answer.unit ? before : null);
   const lacks = readOnly ? '' : context.lacks(block);
   const left = feedback?.left ?? before?.left ?? block.tries;
-  const write = (more: object) => { setFeedback(null); journal.write(block.id, 'answer', { ...answer, ...more }); };
+  const write = (more: object) => {
+    setFeedback(null);
+    journal.write(block.id, 'answer', { ...answer, ...more });
+  };
   const check = async () => {
     setBusy(true);
     setError(null);
@@ -126,21 +169,59 @@ function NumberView({ block, context }: { block: BlockOf<'number'>; context: She
   };
   return (
     <section className="flex flex-col gap-2 border-t pt-4">
-      <h3 className="font-bold">{block.prompt} <Points of={block.points} /></h3>
-      {lacks ? <p className="text-soft">{lacks}</p> : <form className="flex gap-2" onSubmit={(e) => { e.preventDefault(); void check(); }}>
-        <input aria-label="Number" placeholder="number" className={`${inputClass} mono w-28 text-right`} value={answer.number ?? ''} readOnly={readOnly} maxLength={40} onChange={(e) => write({ number: e.target.value })} />
-        <input aria-label="Unit" placeholder="unit" className={`${inputClass} mono w-24`} value={answer.unit ?? ''} readOnly={readOnly} maxLength={40} onChange={(e) => write({ unit: e.target.value })} />
-        {!readOnly && <Button kind="main" type="submit" disabled={busy || !answer.number}>Check</Button>}
-      </form>}
+      <h3 className="font-bold">
+        {block.prompt} <Points of={block.points} />
+      </h3>
+      {lacks ? (
+        <p className="text-soft">{lacks}</p>
+      ) : (
+        <form
+          className="flex gap-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            void check();
+          }}
+        >
+          <input
+            aria-label="Number"
+            placeholder="number"
+            className={`${inputClass} mono w-28 text-right`}
+            value={answer.number ?? ''}
+            readOnly={readOnly}
+            maxLength={40}
+            onChange={(e) => write({ number: e.target.value })}
+          />
+          <input
+            aria-label="Unit"
+            placeholder="unit"
+            className={`${inputClass} mono w-24`}
+            value={answer.unit ?? ''}
+            readOnly={readOnly}
+            maxLength={40}
+            onChange={(e) => write({ unit: e.target.value })}
+          />
+          {!readOnly && (
+            <Button kind="main" type="submit" disabled={busy || !answer.number}>
+              Check
+            </Button>
+          )}
+        </form>
+      )}
       {!readOnly && !lacks && left < block.tries && (feedback ?? before)?.verdict !== 'right' && (
         <p className={`text-fine ${left === 0 ? 'text-copper' : 'text-soft'}`} data-testid="tries-left">
-          {left === 0 ? 'Your tries are used up. An answer is still kept, but brings no points until your teacher opens the question again.' : `${left} of ${block.tries} tries left.`}
+          {left === 0
+            ? 'Your tries are used up. An answer is still kept, but brings no points until your teacher opens the question again.'
+            : `${left} of ${block.tries} tries left.`}
         </p>
       )}
       <div role="status">
         {shown && (
-          <p className={`rounded-house border-l-3 px-3 py-2 ${shown.verdict === 'right' ? 'border-verdigris bg-stage' : 'border-ochre bg-wash'}`} data-verdict={shown.verdict}>
-            {shown.verdict === 'right' ? '✓ ' : ''}{shown.feedback}
+          <p
+            className={`rounded-house border-l-3 px-3 py-2 ${shown.verdict === 'right' ? 'border-verdigris bg-stage' : 'border-ochre bg-wash'}`}
+            data-verdict={shown.verdict}
+          >
+            {shown.verdict === 'right' ? '✓ ' : ''}
+            {shown.feedback}
           </p>
         )}
       </div>
@@ -157,10 +238,20 @@ function ExplanationView({ block, context }: { block: BlockOf<'explanation'>; co
   return (
     <section className="flex flex-col gap-2">
       <label className="flex flex-col gap-2">
-        <span className="font-bold">{block.prompt} <Points of={block.points} /></span>
-        <textarea className={`${inputClass} min-h-48 py-2`} value={text} readOnly={readOnly} maxLength={8000} onChange={(e) => journal.write(block.id, 'answer', { text: e.target.value })} />
+        <span className="font-bold">
+          {block.prompt} <Points of={block.points} />
+        </span>
+        <textarea
+          className={`${inputClass} min-h-48 py-2`}
+          value={text}
+          readOnly={readOnly}
+          maxLength={8000}
+          onChange={(e) => journal.write(block.id, 'answer', { text: e.target.value })}
+        />
       </label>
-      <p className={`text-fine ${words >= block.words ? 'text-verdigris' : 'text-soft'}`}>{words} {words === 1 ? 'word' : 'words'}, at least {block.words} asked for</p>
+      <p className={`text-fine ${words >= block.words ? 'text-verdigris' : 'text-soft'}`}>
+        {words} {words === 1 ? 'word' : 'words'}, at least {block.words} asked for
+      </p>
       <MarkNote block={block} context={context} />
     </section>
   );
@@ -176,7 +267,9 @@ function MarkNote({ block, context }: { block: BlockOf<'number'> | BlockOf<'expl
     <>
       {mark && (
         <div className="rounded-house border-l-3 border-verdigris bg-stage px-3 py-2" data-testid="mark">
-          <p className="font-semibold"><span className="mono">{mark.points}</span> of {block.points} points</p>
+          <p className="font-semibold">
+            <span className="mono">{mark.points}</span> of {block.points} points
+          </p>
           {mark.comment && <p>{mark.comment}</p>}
         </div>
       )}

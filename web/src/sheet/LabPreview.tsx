@@ -13,30 +13,60 @@ import type { Sheet } from '../core';
 export default function LabPreview() {
   const { labId = '' } = useParams();
   const [giving, setGiving] = useState(false);
-  const { data, error } = useQuery({ queryKey: ['lab', labId], queryFn: () => ask(api.GET('/api/labs/{id}', { params: { path: { id: labId } } })) });
+  const { data, error } = useQuery({
+    queryKey: ['lab', labId],
+    queryFn: () => ask(api.GET('/api/labs/{id}', { params: { path: { id: labId } } })),
+  });
   const journal = useMemo(() => new Journal(`preview-${labId}`, {}), [labId]);
-  if (error) return <div className="p-8"><Trouble error={error} /></div>;
+  if (error)
+    return (
+      <div className="p-8">
+        <Trouble error={error} />
+      </div>
+    );
   if (!data) return <p className="p-8 text-soft">Opening the lab …</p>;
   const sheet = data.sheet as unknown as Sheet;
   const context: SheetContext = {
-    journal, readOnly: true, tried: {}, marks: {},
-    progress: (b) => (b.type === 'films' || b.type === 'bench' ? `${b.distinctTrials} different` : b.type === 'table' ? `${b.rows} rows` : ''),
+    journal,
+    readOnly: true,
+    tried: {},
+    marks: {},
+    progress: (b) =>
+      b.type === 'films' || b.type === 'bench'
+        ? `${b.distinctTrials} different`
+        : b.type === 'table'
+          ? `${b.rows} rows`
+          : '',
     lacks: () => '',
     check: () => Promise.reject(new Error('This is a preview.')),
   };
   return (
     <div className="min-h-full">
       <header className="sticky top-0 z-10 flex h-14 items-center gap-4 border-b bg-sheet px-6">
-        <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50"><ArrowLeft size={18} /></Link>
+        <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50">
+          <ArrowLeft size={18} />
+        </Link>
         <h1 className="text-lead font-bold">{sheet.title}</h1>
-        <span className="text-soft">as a student sees it · about {sheet.minutes} minutes · {sheet.points} points</span>
-        <Button kind="main" className="ml-auto" onClick={() => setGiving(true)}>Give to a class</Button>
+        <span className="text-soft">
+          as a student sees it · about {sheet.minutes} minutes · {sheet.points} points
+        </span>
+        <Button kind="main" className="ml-auto" onClick={() => setGiving(true)}>
+          Give to a class
+        </Button>
       </header>
       <main className="mx-auto grid max-w-6xl grid-cols-2 gap-5 px-6 py-6">
         {sheet.parts.map((part, i) => (
           <section key={part.id} className="flex flex-col gap-3 rounded-house border bg-sheet px-5 py-4">
-            <h2 className="text-lead font-bold"><span className="mono text-soft">{i + 1}</span> {part.title}</h2>
-            {part.blocks.map((b) => (b.type === 'films' ? <Offer key={b.id} block={b} /> : <BlockView key={b.id} block={b} context={context} />))}
+            <h2 className="text-lead font-bold">
+              <span className="mono text-soft">{i + 1}</span> {part.title}
+            </h2>
+            {part.blocks.map((b) =>
+              b.type === 'films' ? (
+                <Offer key={b.id} block={b} />
+              ) : (
+                <BlockView key={b.id} block={b} context={context} />
+              ),
+            )}
           </section>
         ))}
       </main>
@@ -48,8 +78,15 @@ export default function LabPreview() {
 function Offer({ block }: { block: Extract<Sheet['parts'][number]['blocks'][number], { type: 'films' }> }) {
   return (
     <div className="rounded-house border border-l-3 border-l-copper px-3 py-2">
-      <p className="font-semibold">Recordings to choose from <span className="text-fine font-normal text-soft">{block.distinctTrials} different ones asked for</span></p>
-      {block.choices.map((c) => <p key={c.id} className="text-fine"><span className="text-soft">{c.name}:</span> {c.options.map((o) => o.name).join(', ')}</p>)}
+      <p className="font-semibold">
+        Recordings to choose from{' '}
+        <span className="text-fine font-normal text-soft">{block.distinctTrials} different ones asked for</span>
+      </p>
+      {block.choices.map((c) => (
+        <p key={c.id} className="text-fine">
+          <span className="text-soft">{c.name}:</span> {c.options.map((o) => o.name).join(', ')}
+        </p>
+      ))}
     </div>
   );
 }
@@ -61,17 +98,48 @@ function GiveDialog({ labId, title, onClose }: { labId: string; title: string; o
   const [due, setDue] = useState<Due>({ at: '', rule: 'MARKED' });
   const chosen = classId || classes.data?.[0]?.id || '';
   const give = useMutation({
-    mutationFn: () => ask(api.POST('/api/teaching/assignments', { body: { classId: chosen, labId, dueAt: due.at ? new Date(due.at).toISOString() : undefined, lateRule: due.rule } })),
+    mutationFn: () =>
+      ask(
+        api.POST('/api/teaching/assignments', {
+          body: {
+            classId: chosen,
+            labId,
+            dueAt: due.at ? new Date(due.at).toISOString() : undefined,
+            lateRule: due.rule,
+          },
+        }),
+      ),
     onSuccess: ({ id }) => navigate(`/assignments/${id}`),
   });
   return (
     <Dialog open onClose={onClose} title={`Give “${title}”`}>
-      {classes.data?.length === 0 ? <p>You have no class yet. <Link to="/" className="text-indigo underline">Make one first</Link>.</p> : (
-        <form className="flex flex-col gap-4" onSubmit={(e) => { e.preventDefault(); give.mutate(); }}>
-          <Select label="Class" value={chosen} onChange={setClassId} options={(classes.data ?? []).map((c) => ({ id: c.id, name: `${c.name}, ${c.students} students` }))} />
+      {classes.data?.length === 0 ? (
+        <p>
+          You have no class yet.{' '}
+          <Link to="/" className="text-indigo underline">
+            Make one first
+          </Link>
+          .
+        </p>
+      ) : (
+        <form
+          className="flex flex-col gap-4"
+          onSubmit={(e) => {
+            e.preventDefault();
+            give.mutate();
+          }}
+        >
+          <Select
+            label="Class"
+            value={chosen}
+            onChange={setClassId}
+            options={(classes.data ?? []).map((c) => ({ id: c.id, name: `${c.name}, ${c.students} students` }))}
+          />
           <DueFields due={due} onChange={setDue} />
           <Trouble error={classes.error ?? give.error} />
-          <Button kind="main" type="submit" disabled={!chosen || give.isPending}>Give it</Button>
+          <Button kind="main" type="submit" disabled={!chosen || give.isPending}>
+            Give it
+          </Button>
         </form>
       )}
     </Dialog>

@@ -4,18 +4,39 @@ import type { Journal } from '../notebook/journal';
 import { Button, Dialog, Trouble } from '../ui';
 
 /** Handing in, with a list of what is missing. */
-export function SubmitDialog({ work, journal, onClose, onDone }: { work: string; journal: Journal; onClose: () => void; onDone: () => void }) {
+export function SubmitDialog({
+  work,
+  journal,
+  onClose,
+  onDone,
+}: {
+  work: string;
+  journal: Journal;
+  onClose: () => void;
+  onDone: () => void;
+}) {
   const path = { params: { path: { workId: work } } };
   const settle = async () => {
-    if (!(await journal.settle())) throw new Error('Some entries have not reached the server yet. They are safe on this device; hand in when the network is back.');
+    if (!(await journal.settle()))
+      throw new Error(
+        'Some entries have not reached the server yet. They are safe on this device; hand in when the network is back.',
+      );
   };
   const missing = useQuery({
-    queryKey: ['missing', work], gcTime: 0, staleTime: 0,
-    queryFn: async () => { await settle(); return ask(api.GET('/api/works/{workId}/missing', path)); },
+    queryKey: ['missing', work],
+    gcTime: 0,
+    staleTime: 0,
+    queryFn: async () => {
+      await settle();
+      return ask(api.GET('/api/works/{workId}/missing', path));
+    },
     retry: false,
   });
   const submit = useMutation({
-    mutationFn: async () => { await settle(); await ask(api.POST('/api/works/{workId}/submission', path)); },
+    mutationFn: async () => {
+      await settle();
+      await ask(api.POST('/api/works/{workId}/submission', path));
+    },
     onSuccess: onDone,
   });
   const items = missing.data?.items;
@@ -27,14 +48,20 @@ export function SubmitDialog({ work, journal, onClose, onDone }: { work: string;
         {items && items.length > 0 && (
           <div>
             <p className="mb-1 font-semibold">Still missing:</p>
-            <ul className="list-disc pl-5">{items.map((m) => <li key={m.block}>{m.text}</li>)}</ul>
+            <ul className="list-disc pl-5">
+              {items.map((m) => (
+                <li key={m.block}>{m.text}</li>
+              ))}
+            </ul>
           </div>
         )}
         {items?.length === 0 && <p className="font-semibold text-verdigris">Everything is there.</p>}
         <p className="text-soft">Once it is handed in, you can read your work but not change it.</p>
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>Go on working</Button>
-          <Button kind="main" disabled={!items || submit.isPending} onClick={() => submit.mutate()}>{items?.length ? 'Hand in as it is' : 'Hand in'}</Button>
+          <Button kind="main" disabled={!items || submit.isPending} onClick={() => submit.mutate()}>
+            {items?.length ? 'Hand in as it is' : 'Hand in'}
+          </Button>
         </div>
       </div>
     </Dialog>

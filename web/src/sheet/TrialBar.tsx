@@ -16,11 +16,27 @@ function notFilmed(block: BlockOf<'films'>, trials: Schemas['TrialView'][]) {
 }
 
 /** Choosing what to film, asking for it, and going to what has been filmed. */
-export function TrialBar({ block, work, settle, trials, current, readOnly, onChoose }: {
-  block: BlockOf<'films'>; work: string; settle: () => Promise<boolean>; trials: Schemas['TrialView'][]; current: string | null; readOnly: boolean; onChoose: (id: string) => void;
+export function TrialBar({
+  block,
+  work,
+  settle,
+  trials,
+  current,
+  readOnly,
+  onChoose,
+}: {
+  block: BlockOf<'films'>;
+  work: string;
+  settle: () => Promise<boolean>;
+  trials: Schemas['TrialView'][];
+  current: string | null;
+  readOnly: boolean;
+  onChoose: (id: string) => void;
 }) {
   const queries = useQueryClient();
-  const [chosen, setChosen] = useState<Record<string, string>>(() => Object.fromEntries(block.choices.map((c) => [c.id, c.options[0].id])));
+  const [chosen, setChosen] = useState<Record<string, string>>(() =>
+    Object.fromEntries(block.choices.map((c) => [c.id, c.options[0].id])),
+  );
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>(null);
   const record = async () => {
@@ -29,8 +45,16 @@ export function TrialBar({ block, work, settle, trials, current, readOnly, onCho
     try {
       // The server must have heard of the seal before it may film.
       await settle();
-      const made = await ask(api.POST('/api/works/{workId}/trials', { params: { path: { workId: work } }, body: { id: crypto.randomUUID(), block: block.id, chosen } }));
-      queries.setQueryData<Schemas['WorkView']>(['work', work], (w) => w && { ...w, trials: [...w.trials.filter((t) => t.id !== made.id), made] });
+      const made = await ask(
+        api.POST('/api/works/{workId}/trials', {
+          params: { path: { workId: work } },
+          body: { id: crypto.randomUUID(), block: block.id, chosen },
+        }),
+      );
+      queries.setQueryData<Schemas['WorkView']>(
+        ['work', work],
+        (w) => w && { ...w, trials: [...w.trials.filter((t) => t.id !== made.id), made] },
+      );
       onChoose(made.id);
     } catch (e) {
       setError(e);
@@ -43,14 +67,32 @@ export function TrialBar({ block, work, settle, trials, current, readOnly, onCho
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b bg-sheet px-3 py-1.5">
       {!readOnly && (
         <>
-          {block.choices.map((c) => <Select key={c.id} label={c.name} value={chosen[c.id]} onChange={(v) => setChosen({ ...chosen, [c.id]: v })} options={c.options} />)}
-          <Button kind="main" small onClick={() => void record()} disabled={busy}>{busy ? 'Filming …' : 'Record'}</Button>
+          {block.choices.map((c) => (
+            <Select
+              key={c.id}
+              label={c.name}
+              value={chosen[c.id]}
+              onChange={(v) => setChosen({ ...chosen, [c.id]: v })}
+              options={c.options}
+            />
+          ))}
+          <Button kind="main" small onClick={() => void record()} disabled={busy}>
+            {busy ? 'Filming …' : 'Record'}
+          </Button>
         </>
       )}
       {trials.length > 0 && (
-        <Select label="On the bench" className="ml-auto" value={current ?? ''} onChange={onChoose} options={trials.map((t) => ({ id: t.id, name: nameOf(block, t) }))} />
+        <Select
+          label="On the bench"
+          className="ml-auto"
+          value={current ?? ''}
+          onChange={onChoose}
+          options={trials.map((t) => ({ id: t.id, name: nameOf(block, t) }))}
+        />
       )}
-      {!readOnly && trials.length > 0 && missing.length > 0 && <p className="w-full text-fine text-soft">Not recorded yet: {missing.join(', ')}.</p>}
+      {!readOnly && trials.length > 0 && missing.length > 0 && (
+        <p className="w-full text-fine text-soft">Not recorded yet: {missing.join(', ')}.</p>
+      )}
       <Trouble error={error} />
     </div>
   );

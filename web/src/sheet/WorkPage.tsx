@@ -30,7 +30,17 @@ export default function WorkPage() {
     staleTime: Infinity,
     gcTime: 0,
   });
-  if (error) return <div className="p-8"><Trouble error={error} /><p className="mt-4"><Link to="/" className="text-indigo underline">Back to the start</Link></p></div>;
+  if (error)
+    return (
+      <div className="p-8">
+        <Trouble error={error} />
+        <p className="mt-4">
+          <Link to="/" className="text-indigo underline">
+            Back to the start
+          </Link>
+        </p>
+      </div>
+    );
   if (!data) return <p className="p-8 text-soft">Opening the lab …</p>;
   return <Equipped key={data.id} data={data} />;
 }
@@ -52,7 +62,9 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const atWork = useMemo(() => new SheetAtWork(sheet), [sheet]);
   const open = atWork.openParts((block) => journal.read(block, 'seal'));
   const place = `cauldron-place-${data.id}`;
-  const [current, setCurrent] = useState(() => Math.min(open - 1, Number(sessionStorage.getItem(place) ?? (data.own ? 0 : sheet.parts.length - 1))));
+  const [current, setCurrent] = useState(() =>
+    Math.min(open - 1, Number(sessionStorage.getItem(place) ?? (data.own ? 0 : sheet.parts.length - 1))),
+  );
   const [submitting, setSubmitting] = useState(false);
   useEffect(() => sessionStorage.setItem(place, String(current)), [place, current]);
 
@@ -60,7 +72,10 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const part = sheet.parts[Math.min(current, sheet.parts.length - 1)];
   const refresh = () => queries.invalidateQueries({ queryKey: ['work', data.id] });
   const context: SheetContext = {
-    journal, readOnly, tried: data.tried, marks: data.marks,
+    journal,
+    readOnly,
+    tried: data.tried,
+    marks: data.marks,
     progress: (block) => atWork.counted(block, knownOf(block, data, journal, tables.current)),
     lacks: (block) => {
       const table = atWork.restsOn(block);
@@ -68,28 +83,64 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
     },
     async check(block, number, unit) {
       await journal.settle();
-      const found = await ask(api.POST('/api/works/{workId}/checks', { params: { path: { workId: data.id } }, body: { block, number, unit } }));
+      const found = await ask(
+        api.POST('/api/works/{workId}/checks', {
+          params: { path: { workId: data.id } },
+          body: { block, number, unit },
+        }),
+      );
       void refresh();
       return found;
     },
-    marking: data.own ? undefined : (block) => (
-      <>
-        {block.type === 'number' && data.tried[block.id] && <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />}
-        <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
-      </>
-    ),
+    marking: data.own
+      ? undefined
+      : (block) => (
+          <>
+            {block.type === 'number' && data.tried[block.id] && (
+              <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />
+            )}
+            <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
+          </>
+        ),
   };
   const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
   return (
     <div className="grid h-screen grid-rows-[3.25rem_minmax(0,1fr)]">
       <header className="flex items-center gap-4 border-b bg-sheet px-4">
-        <Link to={data.own ? '/' : `/assignments/${data.assignmentId}`} aria-label="Back" className="rounded-house p-1.5 hover:bg-line/50"><ArrowLeft size={18} /></Link>
-        <h1 className="max-w-72 truncate font-bold">{data.own ? sheet.title : <>{data.student} <span className="font-normal text-soft">· {sheet.title}</span></>}</h1>
+        <Link
+          to={data.own ? '/' : `/assignments/${data.assignmentId}`}
+          aria-label="Back"
+          className="rounded-house p-1.5 hover:bg-line/50"
+        >
+          <ArrowLeft size={18} />
+        </Link>
+        <h1 className="max-w-72 truncate font-bold">
+          {data.own ? (
+            sheet.title
+          ) : (
+            <>
+              {data.student} <span className="font-normal text-soft">· {sheet.title}</span>
+            </>
+          )}
+        </h1>
         <PartNav parts={sheet.parts} open={open} current={current} onGo={setCurrent} />
         <div className="ml-auto flex items-center gap-3">
-          {data.closed && !data.submittedAt && <p className="text-right text-fine leading-tight text-copper">The due time is over:<br />this lab is closed</p>}
+          {data.closed && !data.submittedAt && (
+            <p className="text-right text-fine leading-tight text-copper">
+              The due time is over:
+              <br />
+              this lab is closed
+            </p>
+          )}
           {data.own && !readOnly && <KeptSign keeping={journal.kept()} />}
-          {data.submittedAt && <p className="text-right text-fine leading-tight text-verdigris">Handed in {dayAndTime(data.submittedAt)}{data.late && ', late'}<br /><b className="mono">{data.points}</b> of {sheet.points} points</p>}
+          {data.submittedAt && (
+            <p className="text-right text-fine leading-tight text-verdigris">
+              Handed in {dayAndTime(data.submittedAt)}
+              {data.late && ', late'}
+              <br />
+              <b className="mono">{data.points}</b> of {sheet.points} points
+            </p>
+          )}
           {!data.own && (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={refresh} />}
           {!data.own && !data.submittedAt && !data.closed && <p className="text-fine text-soft">read only · working</p>}
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
@@ -100,20 +151,47 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
         <main className="flex flex-col gap-4 overflow-auto border-r bg-sheet px-5 py-4">
           <h2 className="text-lead font-bold">{part.title}</h2>
           <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
-          {part.blocks.map((b) => <BlockView key={b.id} block={b} context={context} />)}
+          {part.blocks.map((b) => (
+            <BlockView key={b.id} block={b} context={context} />
+          ))}
           {current + 1 < sheet.parts.length && (
             <div className="mt-auto border-t pt-3 text-right">
-              {current + 1 < open
-                ? <Button kind={part.kind === 'aim' || part.kind === 'predict' ? 'main' : 'plain'} onClick={() => setCurrent(current + 1)}>Go on: {sheet.parts[current + 1].title}</Button>
-                : <span className="text-soft">Seal your prediction to go on.</span>}
+              {current + 1 < open ? (
+                <Button
+                  kind={part.kind === 'aim' || part.kind === 'predict' ? 'main' : 'plain'}
+                  onClick={() => setCurrent(current + 1)}
+                >
+                  Go on: {sheet.parts[current + 1].title}
+                </Button>
+              ) : (
+                <span className="text-soft">Seal your prediction to go on.</span>
+              )}
             </div>
           )}
         </main>
         <section className="min-h-0 min-w-0" aria-label="Bench and notebook">
-          <Workbench work={data.id} sheet={sheet} part={Math.min(current, sheet.parts.length - 1)} journal={journal} trials={data.trials} readOnly={readOnly} open={open > hasFilms} />
+          <Workbench
+            work={data.id}
+            sheet={sheet}
+            part={Math.min(current, sheet.parts.length - 1)}
+            journal={journal}
+            trials={data.trials}
+            readOnly={readOnly}
+            open={open > hasFilms}
+          />
         </section>
       </div>
-      {submitting && <SubmitDialog work={data.id} journal={journal} onClose={() => setSubmitting(false)} onDone={() => { setSubmitting(false); void refresh(); }} />}
+      {submitting && (
+        <SubmitDialog
+          work={data.id}
+          journal={journal}
+          onClose={() => setSubmitting(false)}
+          onDone={() => {
+            setSubmitting(false);
+            void refresh();
+          }}
+        />
+      )}
     </div>
   );
 }
@@ -129,5 +207,8 @@ function worked(block: BlockOf<'table'>, journal: Journal, tables: Tables) {
 /** What the core needs to count a block's work. */
 function knownOf(block: Block, data: Schemas['WorkView'], journal: Journal, tables: Tables): Known {
   if (block.type === 'table') return { table: worked(block, journal, tables) };
-  return { slots: journal.all()[block.id], chosen: data.trials.filter((t) => t.block === block.id).map((t) => t.chosen) };
+  return {
+    slots: journal.all()[block.id],
+    chosen: data.trials.filter((t) => t.block === block.id).map((t) => t.chosen),
+  };
 }

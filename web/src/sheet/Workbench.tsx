@@ -65,9 +65,19 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const tables = blocksOf(sheet, 'table');
   const graphs = blocksOf(sheet, 'graph');
   const [tableBlock, chooseTable] = useFront(tables, sheet, part);
-  const [graphBlock, chooseGraph] = useFront(graphs.filter((g) => g.table === tableBlock?.id), sheet, part);
+  const [graphBlock, chooseGraph] = useFront(
+    graphs.filter((g) => g.table === tableBlock?.id),
+    sheet,
+    part,
+  );
   const [places, setPlaces] = useState<Record<string, FilmPlace>>({});
-  const [asked, setAsked] = useState<{ key: string; text: string; desk: string; reading: Reading; before?: FilmPlace } | null>(null);
+  const [asked, setAsked] = useState<{
+    key: string;
+    text: string;
+    desk: string;
+    reading: Reading;
+    before?: FilmPlace;
+  } | null>(null);
   const [selected, setSelected] = useState<{ row: string; column: string } | null>(null);
   const [hint, setHint] = useState('');
   const instruments = useRef<InstrumentState | null>(null);
@@ -91,21 +101,35 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
       const p = place(desk.id);
       const own = trials.filter((t) => t.block === desk.id);
       const trial = own.find((t) => t.id === p.trial) ?? own.at(-1);
-      return trial && { trial: trial.id, frame: p.frame, view: desk.views.includes(p.view) ? p.view : desk.views[0], instruments: p.placing };
+      return (
+        trial && {
+          trial: trial.id,
+          frame: p.frame,
+          view: desk.views.includes(p.view) ? p.view : desk.views[0],
+          instruments: p.placing,
+        }
+      );
     }
     return liveBench.current?.reading();
   };
   const write = (row: string, column: string, cell: Cell) => {
     const order = table!.rows.map((r) => r.id);
     const slot = `cell/${row}/${column}`;
-    edits.apply([...(order.includes(row) ? [] : [rowsChange(table!, [...order, row])]), { slot, value: { ...cell } }], slot);
+    edits.apply(
+      [...(order.includes(row) ? [] : [rowsChange(table!, [...order, row])]), { slot, value: { ...cell } }],
+      slot,
+    );
     setAsked(null);
     setHint('');
   };
   const type = (row: string, column: string, text: string) => {
     const measured = table!.columns.find((c) => c.id === column)!.kind === 'measured';
     // A value that is typed while a trial is on the bench remembers how it was read.
-    write(row, column, measured && text.trim() !== '' ? tied({ text }, column, table!.cells[`${row}/${column}`]) : { text });
+    write(
+      row,
+      column,
+      measured && text.trim() !== '' ? tied({ text }, column, table!.cells[`${row}/${column}`]) : { text },
+    );
   };
   const tied = (cell: Cell, column: string, before?: Cell): Cell => {
     const reading = readingNow();
@@ -116,18 +140,36 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const take = (row: string, column: string, instrument?: string) => {
     const state = instruments.current ?? liveBench.current?.state;
     if (!state) return;
-    const found = displayFor(displays(state).filter((d) => !instrument || d.instrument.id === instrument), unitOf(column));
+    const found = displayFor(
+      displays(state).filter((d) => !instrument || d.instrument.id === instrument),
+      unitOf(column),
+    );
     if (found) write(row, column, tied({ text: found.typed }, column));
-    else setHint(`${unitOf(column) ? `Nothing on the bench shows a value in ${unitOf(column)}` : 'Nothing on the bench shows such a value'} now. Take an instrument with a display from the tray, or type what you read.`);
+    else
+      setHint(
+        `${unitOf(column) ? `Nothing on the bench shows a value in ${unitOf(column)}` : 'Nothing on the bench shows such a value'} now. Take an instrument with a display from the tray, or type what you read.`,
+      );
   };
-  const takeSelected = (instrument: string) => { if (selected) take(selected.row, selected.column, instrument); };
+  const takeSelected = (instrument: string) => {
+    if (selected) take(selected.row, selected.column, instrument);
+  };
   const show = (key: string, reading: Reading) => {
     const films = trials.find((t) => t.id === reading.trial)?.block;
     const id = films ?? blocksOf(sheet, 'bench').find((b) => journal.all()[b.id]?.[`trial/${reading.trial}`])?.id;
     if (!id) return;
     chooseDesk(id);
-    setAsked({ key, text: table!.cells[key].text, desk: id, reading, before: asked?.before ?? (films ? place(films) : undefined) });
-    if (films) setPlaces({ ...places, [films]: { trial: reading.trial, view: reading.view ?? '', frame: reading.frame, placing: reading.instruments } });
+    setAsked({
+      key,
+      text: table!.cells[key].text,
+      desk: id,
+      reading,
+      before: asked?.before ?? (films ? place(films) : undefined),
+    });
+    if (films)
+      setPlaces({
+        ...places,
+        [films]: { trial: reading.trial, view: reading.view ?? '', frame: reading.frame, placing: reading.instruments },
+      });
   };
   const back = () => {
     const before = asked?.before;
@@ -138,21 +180,44 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   const expected = useMemo(() => expectedOf(sheet, journal, tableBlock?.id), [journal.all(), tableBlock?.id]);
 
   const note = asked && (
-    <div className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine" role="status">
+    <div
+      className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine"
+      role="status"
+    >
       This is how <b className="mono">{asked.text}</b> was read.
-      <Button small onClick={back}>Back</Button>
+      <Button small onClick={back}>
+        Back
+      </Button>
     </div>
   );
   // The picture isn't drawn anew with every key that is typed beside it.
   const latest = useRef({ take: takeSelected });
   latest.current = { take: takeSelected };
-  const filmDesk = useMemo(() => desk?.type === 'films' && (
-    <FilmDesk
-      key={desk.id} block={desk} work={work} journal={journal} trials={trials.filter((t) => t.block === desk.id)} readOnly={readOnly}
-      place={place(desk.id)} onPlace={(p) => { if (p.trial !== place(desk.id).trial) setAsked(null); setPlaces((all) => ({ ...all, [desk.id]: p })); }}
-      note={note} onState={(s) => { instruments.current = s; liveBench.current = null; }} onTake={(i) => latest.current.take(i)}
-    />
-  ), [desk, work, journal, desk && journal.all()[desk.id], trials, readOnly, desk && places[desk.id], asked]);
+  const filmDesk = useMemo(
+    () =>
+      desk?.type === 'films' && (
+        <FilmDesk
+          key={desk.id}
+          block={desk}
+          work={work}
+          journal={journal}
+          trials={trials.filter((t) => t.block === desk.id)}
+          readOnly={readOnly}
+          place={place(desk.id)}
+          onPlace={(p) => {
+            if (p.trial !== place(desk.id).trial) setAsked(null);
+            setPlaces((all) => ({ ...all, [desk.id]: p }));
+          }}
+          note={note}
+          onState={(s) => {
+            instruments.current = s;
+            liveBench.current = null;
+          }}
+          onTake={(i) => latest.current.take(i)}
+        />
+      ),
+    [desk, work, journal, desk && journal.all()[desk.id], trials, readOnly, desk && places[desk.id], asked],
+  );
 
   if (!open) return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
   const desks = blocksOf(sheet, 'films', 'bench');
@@ -165,18 +230,51 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
     <Group orientation="vertical" className="h-full">
       <Panel defaultSize="60%" minSize="25%">
         <div className="flex h-full flex-col">
-          {desks.length > 1 && <Tabs label="Benches" items={desks.map((d, i) => ({ id: d.id, name: `Bench ${i + 1}` }))} current={desk!.id} onChoose={(id) => { setAsked(null); chooseDesk(id); }} />}
+          {desks.length > 1 && (
+            <Tabs
+              label="Benches"
+              items={desks.map((d, i) => ({ id: d.id, name: `Bench ${i + 1}` }))}
+              current={desk!.id}
+              onChoose={(id) => {
+                setAsked(null);
+                chooseDesk(id);
+              }}
+            />
+          )}
           <div className="min-h-0 flex-1">
             {filmDesk}
             {desk?.type === 'bench' && (
-              <LiveBench key={desk.id} block={desk} journal={journal} readOnly={readOnly} show={asked?.desk === desk.id ? asked.reading : null} note={note} onNow={(n) => { liveBench.current = n; instruments.current = null; }} onTake={takeSelected} />
+              <LiveBench
+                key={desk.id}
+                block={desk}
+                journal={journal}
+                readOnly={readOnly}
+                show={asked?.desk === desk.id ? asked.reading : null}
+                note={note}
+                onNow={(n) => {
+                  liveBench.current = n;
+                  instruments.current = null;
+                }}
+                onTake={takeSelected}
+              />
             )}
           </div>
         </div>
       </Panel>
       {large && table && graphBlock && (
         <Dialog open onClose={() => setLarge(false)} title={tableBlock!.title} full>
-          <div className="min-h-0 flex-1"><GraphView table={table} worked={worked} choice={choice} readOnly={readOnly} expected={expected} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} /></div>
+          <div className="min-h-0 flex-1">
+            <GraphView
+              table={table}
+              worked={worked}
+              choice={choice}
+              readOnly={readOnly}
+              expected={expected}
+              onChoice={(c) => {
+                if (!readOnly) journal.write(graphBlock.id, 'view', { ...c });
+              }}
+            />
+          </div>
         </Dialog>
       )}
       <Separator aria-label="Divide bench and notebook" className="h-1.5 cursor-row-resize bg-line hover:bg-copper" />
@@ -185,17 +283,49 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
           <Panel defaultSize="50%" minSize="25%">
             {table && (
               <div className="flex h-full min-h-0 flex-col">
-                {tables.length > 1 && <Tabs label="Tables" items={tables.map((t) => ({ id: t.id, name: t.title }))} current={tableBlock!.id} onChoose={(id) => { setSelected(null); chooseTable(id); }} />}
+                {tables.length > 1 && (
+                  <Tabs
+                    label="Tables"
+                    items={tables.map((t) => ({ id: t.id, name: t.title }))}
+                    current={tableBlock!.id}
+                    onChoose={(id) => {
+                      setSelected(null);
+                      chooseTable(id);
+                    }}
+                  />
+                )}
                 <TableView
-                  key={tableBlock!.id} title={tableBlock!.title} table={table} worked={worked} readOnly={readOnly} shown={asked?.key ?? null}
-                  onCell={type} onShow={show} ops={tableOps(table, edits)} history={edits} goTo={goTo}
-                  selected={selected} onSelect={(c) => { setHint(''); setSelected(c); }} onTake={(row, col) => take(row, col)}
+                  key={tableBlock!.id}
+                  title={tableBlock!.title}
+                  table={table}
+                  worked={worked}
+                  readOnly={readOnly}
+                  shown={asked?.key ?? null}
+                  onCell={type}
+                  onShow={show}
+                  ops={tableOps(table, edits)}
+                  history={edits}
+                  goTo={goTo}
+                  selected={selected}
+                  onSelect={(c) => {
+                    setHint('');
+                    setSelected(c);
+                  }}
+                  onTake={(row, col) => take(row, col)}
                 >
-                  <p role="status" className="px-3 text-fine text-copper">{hint}</p>
+                  <p role="status" className="px-3 text-fine text-copper">
+                    {hint}
+                  </p>
                   {column && (
                     <CellBar
-                      column={column} unit={unitOf(column.id)} row={1 + (rowAt < 0 ? table.rows.length : rowAt)}
-                      cell={cell ?? { text: '' }} readOnly={readOnly} hidden={!!table.uncertaintiesHidden} canRecord={!!desk} offer={now && displayFor(displays(now), unitOf(column.id))?.display.instrument.name}
+                      column={column}
+                      unit={unitOf(column.id)}
+                      row={1 + (rowAt < 0 ? table.rows.length : rowAt)}
+                      cell={cell ?? { text: '' }}
+                      readOnly={readOnly}
+                      hidden={!!table.uncertaintiesHidden}
+                      canRecord={!!desk}
+                      offer={now && displayFor(displays(now), unitOf(column.id))?.display.instrument.name}
                       onRecord={() => write(selected!.row, column.id, tied(cell!, column.id, cell ?? undefined))}
                       onUncertainty={(u) => write(selected!.row, column.id, { ...cell!, uncertainty: u })}
                       onTake={() => take(selected!.row, column.id)}
@@ -209,9 +339,30 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
           <Panel minSize="25%">
             {table && graphBlock && (
               <div className="flex h-full min-h-0 flex-col">
-                {graphs.filter((g) => g.table === tableBlock!.id).length > 1 && <Tabs label="Graphs" items={graphs.filter((g) => g.table === tableBlock!.id).map((g, i) => ({ id: g.id, name: `Graph ${i + 1}` }))} current={graphBlock.id} onChoose={chooseGraph} />}
+                {graphs.filter((g) => g.table === tableBlock!.id).length > 1 && (
+                  <Tabs
+                    label="Graphs"
+                    items={graphs
+                      .filter((g) => g.table === tableBlock!.id)
+                      .map((g, i) => ({ id: g.id, name: `Graph ${i + 1}` }))}
+                    current={graphBlock.id}
+                    onChoose={chooseGraph}
+                  />
+                )}
                 <div className="min-h-0 flex-1">
-                  <GraphView key={graphBlock.id} table={table} worked={worked} choice={choice} readOnly={readOnly} expected={expected} onGoTo={(row) => setGoTo({ row })} onEnlarge={() => setLarge(true)} onChoice={(c) => { if (!readOnly) journal.write(graphBlock.id, 'view', { ...c }); }} />
+                  <GraphView
+                    key={graphBlock.id}
+                    table={table}
+                    worked={worked}
+                    choice={choice}
+                    readOnly={readOnly}
+                    expected={expected}
+                    onGoTo={(row) => setGoTo({ row })}
+                    onEnlarge={() => setLarge(true)}
+                    onChoice={(c) => {
+                      if (!readOnly) journal.write(graphBlock.id, 'view', { ...c });
+                    }}
+                  />
                 </div>
               </div>
             )}
@@ -222,11 +373,29 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
   );
 }
 
-function Tabs({ label, items, current, onChoose }: { label: string; items: { id: string; name: string }[]; current: string; onChoose: (id: string) => void }) {
+function Tabs({
+  label,
+  items,
+  current,
+  onChoose,
+}: {
+  label: string;
+  items: { id: string; name: string }[];
+  current: string;
+  onChoose: (id: string) => void;
+}) {
   return (
     <div role="group" aria-label={label} className="flex gap-1 border-b bg-stage px-2 pt-1">
       {items.map((i) => (
-        <button key={i.id} type="button" aria-pressed={i.id === current} onClick={() => onChoose(i.id)} className="rounded-t-house border border-b-0 border-transparent px-3 py-0.5 text-fine hover:bg-line/50 aria-pressed:border-line aria-pressed:bg-sheet aria-pressed:font-semibold aria-pressed:text-copper">{i.name}</button>
+        <button
+          key={i.id}
+          type="button"
+          aria-pressed={i.id === current}
+          onClick={() => onChoose(i.id)}
+          className="rounded-t-house border border-b-0 border-transparent px-3 py-0.5 text-fine hover:bg-line/50 aria-pressed:border-line aria-pressed:bg-sheet aria-pressed:font-semibold aria-pressed:text-copper"
+        >
+          {i.name}
+        </button>
       ))}
     </div>
   );

@@ -23,23 +23,117 @@ export function GasCylinderScene({ picture, layers }: PropsOf<'gas-cylinder'>) {
   const type = 4.4 * nm;
   return (
     <g>
-      <path d={slot > 0
-        ? `M${end + wall} ${top}V${top - wall}H${left - wall}V${rod - slot}H${left}V${top}ZM${left} ${rod + slot}V${bottom}H${end + wall}V${bottom + wall}H${left - wall}V${rod + slot}Z`
-        : `M${end + wall} ${top}V${top - wall}H${left - wall}V${bottom + wall}H${end + wall}V${bottom}H${left}V${top}Z`} fill={solid} strokeWidth={1.4} {...line} />
-      {held && [top - wall / 2, bottom + wall / 2].map((y) => <line key={y} x1={left} x2={end} y1={y} y2={y} stroke="var(--ochre)" strokeWidth={0.45 * wall} strokeDasharray={`${2 * nm} ${1.2 * nm}`} />)}
-      {held && <text x={left} y={bottom + wall + type} fontSize={type} fill="var(--ink)">walls held at T</text>}
-      <Coil on={picture.get('heater.on') === 1} color="var(--copper)" name="heater" x={left} y={bottom + wall} nm={nm} type={type} />
-      <Coil on={picture.get('cooler.on') === 1} color="var(--indigo)" name="cooler" x={left} y={bottom + wall} nm={nm} type={type} />
-      {picture.get('partition.on') === 1 && <line x1={picture.get('partition.x')} x2={picture.get('partition.x')} y1={top} y2={bottom} strokeWidth={3.5} {...line} />}
-      {Math.abs(target - piston) > 0.2 * nm && <path d={`M${target} ${top}V${bottom}`} stroke="var(--copper)" strokeDasharray="6 5" strokeWidth={1.2} fill="none" vectorEffect="non-scaling-stroke" />}
-      <rect data-part="piston" x={piston} y={top + 0.4 * nm} width={5 * nm} height={bottom - top - 0.8 * nm} fill={solid} strokeWidth={1.4} {...line} />
-      <path d={`M${piston + 5 * nm} ${rod - 2 * nm}H${2 * picture.width}M${piston + 5 * nm} ${rod + 2 * nm}H${2 * picture.width}`} strokeWidth={1.4} {...line} />
-      {picture.get('hand.on') === 1 && <path d={`M${piston + 12 * nm} ${rod - 5 * nm}v${10 * nm}`} stroke="var(--copper)" strokeWidth={2 * nm} strokeLinecap="round" />}
-      {picture.get('loaded.on') === 1 && [-28, -14, 14, 28].map((d) => (
-        <path key={d} d={`M${piston + 15 * nm} ${rod + d * nm}h${-8 * nm}m${2.5 * nm} ${-1.6 * nm}l${-2.5 * nm} ${1.6 * nm}l${2.5 * nm} ${1.6 * nm}`} fill="none" strokeWidth={1.6} {...line} />
-      ))}
+      <path
+        d={
+          slot > 0
+            ? `M${end + wall} ${top}V${top - wall}H${left - wall}V${rod - slot}H${left}V${top}ZM${left} ${rod + slot}V${bottom}H${end + wall}V${bottom + wall}H${left - wall}V${rod + slot}Z`
+            : `M${end + wall} ${top}V${top - wall}H${left - wall}V${bottom + wall}H${end + wall}V${bottom}H${left}V${top}Z`
+        }
+        fill={solid}
+        strokeWidth={1.4}
+        {...line}
+      />
+      {held &&
+        [top - wall / 2, bottom + wall / 2].map((y) => (
+          <line
+            key={y}
+            x1={left}
+            x2={end}
+            y1={y}
+            y2={y}
+            stroke="var(--ochre)"
+            strokeWidth={0.45 * wall}
+            strokeDasharray={`${2 * nm} ${1.2 * nm}`}
+          />
+        ))}
+      {held && (
+        <text x={left} y={bottom + wall + type} fontSize={type} fill="var(--ink)">
+          walls held at T
+        </text>
+      )}
+      <Coil
+        on={picture.get('heater.on') === 1}
+        color="var(--copper)"
+        name="heater"
+        x={left}
+        y={bottom + wall}
+        nm={nm}
+        type={type}
+      />
+      <Coil
+        on={picture.get('cooler.on') === 1}
+        color="var(--indigo)"
+        name="cooler"
+        x={left}
+        y={bottom + wall}
+        nm={nm}
+        type={type}
+      />
+      {picture.get('partition.on') === 1 && (
+        <line
+          x1={picture.get('partition.x')}
+          x2={picture.get('partition.x')}
+          y1={top}
+          y2={bottom}
+          strokeWidth={3.5}
+          {...line}
+        />
+      )}
+      {Math.abs(target - piston) > 0.2 * nm && (
+        <path
+          d={`M${target} ${top}V${bottom}`}
+          stroke="var(--copper)"
+          strokeDasharray="6 5"
+          strokeWidth={1.2}
+          fill="none"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      <rect
+        data-part="piston"
+        x={piston}
+        y={top + 0.4 * nm}
+        width={5 * nm}
+        height={bottom - top - 0.8 * nm}
+        fill={solid}
+        strokeWidth={1.4}
+        {...line}
+      />
+      <path
+        d={`M${piston + 5 * nm} ${rod - 2 * nm}H${2 * picture.width}M${piston + 5 * nm} ${rod + 2 * nm}H${2 * picture.width}`}
+        strokeWidth={1.4}
+        {...line}
+      />
+      {picture.get('hand.on') === 1 && (
+        <path
+          d={`M${piston + 12 * nm} ${rod - 5 * nm}v${10 * nm}`}
+          stroke="var(--copper)"
+          strokeWidth={2 * nm}
+          strokeLinecap="round"
+        />
+      )}
+      {picture.get('loaded.on') === 1 &&
+        [-28, -14, 14, 28].map((d) => (
+          <path
+            key={d}
+            d={`M${piston + 15 * nm} ${rod + d * nm}h${-8 * nm}m${2.5 * nm} ${-1.6 * nm}l${-2.5 * nm} ${1.6 * nm}l${2.5 * nm} ${1.6 * nm}`}
+            fill="none"
+            strokeWidth={1.6}
+            {...line}
+          />
+        ))}
       <Length from={left} to={piston} y={top - wall - 3.4 * nm} nm={nm} type={type} />
-      {layers.has('tag') && <circle cx={picture.get('tag.x')} cy={picture.get('tag.y')} r={2 * nm} fill="none" stroke="var(--plum)" strokeWidth={2.2} vectorEffect="non-scaling-stroke" />}
+      {layers.has('tag') && (
+        <circle
+          cx={picture.get('tag.x')}
+          cy={picture.get('tag.y')}
+          r={2 * nm}
+          fill="none"
+          stroke="var(--plum)"
+          strokeWidth={2.2}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
     </g>
   );
 }
@@ -49,19 +143,56 @@ function Length({ from, to, y, nm, type }: { from: number; to: number; y: number
   const a = 1.8 * nm;
   return (
     <g stroke="var(--soft)" fill="none">
-      <path d={`M${from} ${y - a}v${2 * a}M${to} ${y - a}v${2 * a}M${from} ${y}H${to}M${from + a} ${y - a / 2}l${-a} ${a / 2}l${a} ${a / 2}M${to - a} ${y - a / 2}l${a} ${a / 2}l${-a} ${a / 2}`} vectorEffect="non-scaling-stroke" />
-      <text x={(from + to) / 2} y={y - 0.6 * nm} fontSize={type} textAnchor="middle" stroke="none" fill="var(--soft)" fontStyle="italic">L</text>
+      <path
+        d={`M${from} ${y - a}v${2 * a}M${to} ${y - a}v${2 * a}M${from} ${y}H${to}M${from + a} ${y - a / 2}l${-a} ${a / 2}l${a} ${a / 2}M${to - a} ${y - a / 2}l${a} ${a / 2}l${-a} ${a / 2}`}
+        vectorEffect="non-scaling-stroke"
+      />
+      <text
+        x={(from + to) / 2}
+        y={y - 0.6 * nm}
+        fontSize={type}
+        textAnchor="middle"
+        stroke="none"
+        fill="var(--soft)"
+        fontStyle="italic"
+      >
+        L
+      </text>
     </g>
   );
 }
 
-function Coil({ on, color, name, x, y, nm, type }: { on: boolean; color: string; name: string; x: number; y: number; nm: number; type: number }) {
+function Coil({
+  on,
+  color,
+  name,
+  x,
+  y,
+  nm,
+  type,
+}: {
+  on: boolean;
+  color: string;
+  name: string;
+  x: number;
+  y: number;
+  nm: number;
+  type: number;
+}) {
   if (!on) return null;
   const turns = Array.from({ length: 18 }, () => `l${1.6 * nm} ${3 * nm}l${1.6 * nm} ${-3 * nm}`).join('');
   return (
     <g>
-      <path d={`M${x} ${y + nm}${turns}`} fill="none" stroke={color} strokeWidth={2} vectorEffect="non-scaling-stroke" />
-      <text x={x + 62 * nm} y={y + type} fontSize={type} fill="var(--ink)">{name}</text>
+      <path
+        d={`M${x} ${y + nm}${turns}`}
+        fill="none"
+        stroke={color}
+        strokeWidth={2}
+        vectorEffect="non-scaling-stroke"
+      />
+      <text x={x + 62 * nm} y={y + type} fontSize={type} fill="var(--ink)">
+        {name}
+      </text>
     </g>
   );
 }

@@ -19,17 +19,62 @@ export function HangingSpringScene({ picture, layers }: PropsOf<'hanging-spring'
   coils += `L${x} ${hook - end}V${hook}`;
   return (
     <g>
-      <rect x={x - 5 * b} y={top - 1.6 * b} width={10 * b} height={1.6 * b} {...line} fill="var(--line)" strokeWidth={1.5} />
-      <path d={Array.from({ length: 10 }, (_, i) => `M${x + (i - 5) * b} ${top - 1.6 * b}l${b} ${-b}`).join('')} {...line} strokeWidth={1} />
+      <rect
+        x={x - 5 * b}
+        y={top - 1.6 * b}
+        width={10 * b}
+        height={1.6 * b}
+        {...line}
+        fill="var(--line)"
+        strokeWidth={1.5}
+      />
+      <path
+        d={Array.from({ length: 10 }, (_, i) => `M${x + (i - 5) * b} ${top - 1.6 * b}l${b} ${-b}`).join('')}
+        {...line}
+        strokeWidth={1}
+      />
       {layers.has('lines') && <Levels picture={picture} x={x} />}
       <path d={coils} {...line} strokeWidth={1.6} strokeLinejoin="round" />
-      <rect data-part="body" x={x - s} y={y - s} width={2 * s} height={2 * s} rx={0.12 * s} {...line} fill="color-mix(in srgb, var(--ochre) 45%, var(--stage))" strokeWidth={1.8} />
+      <rect
+        data-part="body"
+        x={x - s}
+        y={y - s}
+        width={2 * s}
+        height={2 * s}
+        rx={0.12 * s}
+        {...line}
+        fill="color-mix(in srgb, var(--ochre) 45%, var(--stage))"
+        strokeWidth={1.8}
+      />
       <path d={`M${x - 0.3 * s} ${y}h${0.6 * s}M${x} ${y - 0.3 * s}v${0.6 * s}`} {...line} strokeWidth={1.2} />
-      {picture.get('hand.on') === 1 && <path d={`M${x - 1.7 * s} ${y - s}v${2 * s}M${x + 1.7 * s} ${y - s}v${2 * s}M${x - 1.7 * s} ${y}h${0.7 * s}M${x + 1.7 * s} ${y}h${-0.7 * s}`} {...line} stroke="var(--copper)" strokeWidth={2.5} />}
+      {picture.get('hand.on') === 1 && (
+        <path
+          d={`M${x - 1.7 * s} ${y - s}v${2 * s}M${x + 1.7 * s} ${y - s}v${2 * s}M${x - 1.7 * s} ${y}h${0.7 * s}M${x + 1.7 * s} ${y}h${-0.7 * s}`}
+          {...line}
+          stroke="var(--copper)"
+          strokeWidth={2.5}
+        />
+      )}
       {layers.has('forces') && (
         <>
-          <Arrow x={x + 0.35 * s} y={y} length={picture.get('weight.arrow')} color="var(--indigo)" name="weight" dash="" b={b} />
-          <Arrow x={x - 0.35 * s} y={y} length={-picture.get('spring.arrow')} color="var(--verdigris)" name="spring" dash="6 3" b={b} />
+          <Arrow
+            x={x + 0.35 * s}
+            y={y}
+            length={picture.get('weight.arrow')}
+            color="var(--indigo)"
+            name="weight"
+            dash=""
+            b={b}
+          />
+          <Arrow
+            x={x - 0.35 * s}
+            y={y}
+            length={-picture.get('spring.arrow')}
+            color="var(--verdigris)"
+            name="spring"
+            dash="6 3"
+            b={b}
+          />
         </>
       )}
     </g>
@@ -37,14 +82,46 @@ export function HangingSpringScene({ picture, layers }: PropsOf<'hanging-spring'
 }
 
 /** A force on the body: downwards for a positive length. */
-function Arrow({ x, y, length, color, name, dash, b }: { x: number; y: number; length: number; color: string; name: string; dash: string; b: number }) {
+function Arrow({
+  x,
+  y,
+  length,
+  color,
+  name,
+  dash,
+  b,
+}: {
+  x: number;
+  y: number;
+  length: number;
+  color: string;
+  name: string;
+  dash: string;
+  b: number;
+}) {
   if (Math.abs(length) < b / 2) return null;
   const sign = length < 0 ? -1 : 1;
   return (
     <g stroke={color} fill={color}>
-      <line x1={x} x2={x} y1={y} y2={y + length} strokeWidth={3} strokeDasharray={dash} vectorEffect="non-scaling-stroke" />
+      <line
+        x1={x}
+        x2={x}
+        y1={y}
+        y2={y + length}
+        strokeWidth={3}
+        strokeDasharray={dash}
+        vectorEffect="non-scaling-stroke"
+      />
       <path d={`M${x} ${y + length}l${-0.7 * b} ${-1.6 * sign * b}h${1.4 * b}Z`} stroke="none" />
-      <text x={x + 1.2 * b * (name === 'weight' ? 1 : -1)} y={y + length} fontSize={1.25 * b} textAnchor={name === 'weight' ? 'start' : 'end'} stroke="none">{name}</text>
+      <text
+        x={x + 1.2 * b * (name === 'weight' ? 1 : -1)}
+        y={y + length}
+        fontSize={1.25 * b}
+        textAnchor={name === 'weight' ? 'start' : 'end'}
+        stroke="none"
+      >
+        {name}
+      </text>
     </g>
   );
 }
@@ -54,10 +131,26 @@ function Levels({ picture, x }: { picture: PropsOf<'hanging-spring'>['picture'];
   const type = 0.028 * picture.width;
   return (
     <g>
-      {([['natural.y', 'natural length', '2 4'], ['equilibrium.y', 'equilibrium', '10 4 2 4']] as const).map(([field, name, dash]) => (
+      {(
+        [
+          ['natural.y', 'natural length', '2 4'],
+          ['equilibrium.y', 'equilibrium', '10 4 2 4'],
+        ] as const
+      ).map(([field, name, dash]) => (
         <g key={field}>
-          <line x1={x - reach} x2={x + reach} y1={picture.get(field)} y2={picture.get(field)} stroke="var(--soft)" strokeDasharray={dash} strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
-          <text x={x + reach} y={picture.get(field) - 0.4 * type} fontSize={type} textAnchor="end" fill="var(--soft)">{name}</text>
+          <line
+            x1={x - reach}
+            x2={x + reach}
+            y1={picture.get(field)}
+            y2={picture.get(field)}
+            stroke="var(--soft)"
+            strokeDasharray={dash}
+            strokeWidth={1.4}
+            vectorEffect="non-scaling-stroke"
+          />
+          <text x={x + reach} y={picture.get(field) - 0.4 * type} fontSize={type} textAnchor="end" fill="var(--soft)">
+            {name}
+          </text>
         </g>
       ))}
     </g>
