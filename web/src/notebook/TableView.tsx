@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ClipboardCopy, FileUp, Plus, Redo2, Target, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import type { ColumnResult, ColumnSpec, Worked } from '../core';
+import type { ColumnSpec, Worked } from '../core';
 import { Button, Symbol } from '../ui';
 import { ColumnDialog } from './ColumnDialog';
 import { ColumnMenu } from './ColumnMenu';
@@ -14,7 +14,7 @@ import { StatisticsDialog } from './StatisticsDialog';
 import { nextRow, type Cell, type NotebookTable, type Reading } from './table';
 import type { TableOps } from './tableOps';
 import { tableText } from './tableText';
-import { UnitAsk } from './UnitAsk';
+import { HeadNote } from './HeadNote';
 
 interface Props {
   title: string;
@@ -429,55 +429,5 @@ export function TableView({
         />
       )}
     </div>
-  );
-}
-
-/** Below a column's name: its unit, and of a calculated one its formula as typed; set in fractions it would be too small to read. */
-function HeadNote({
-  column: c,
-  result,
-  asks,
-  hidden,
-  readOnly,
-  onFound,
-}: {
-  column: ColumnSpec;
-  result?: ColumnResult;
-  asks: boolean;
-  hidden: boolean;
-  readOnly: boolean;
-  onFound: (unit: string) => void;
-}) {
-  const unit = result?.unit ?? '';
-  return (
-    <span className="flex flex-wrap items-center gap-1.5 text-fine font-normal text-soft">
-      {c.kind === 'calculated' ? (
-        <span className="whitespace-nowrap">
-          <span className="mono inline-block max-w-36 overflow-hidden align-bottom text-ellipsis" title={c.formula}>
-            {c.formula}
-          </span>
-          {unit && `, ${unit}`}
-          {asks && result && !result.asked && !result.trouble && (
-            <span className="text-verdigris" title="You have found its unit">
-              {' '}
-              ✓
-            </span>
-          )}
-        </span>
-      ) : (
-        unit || (c.kind === 'label' ? '\u00a0' : 'no unit')
-      )}
-      {result?.asked && (
-        <UnitAsk
-          of={c.name}
-          value={c.found ?? ''}
-          hint={result.asked.hint}
-          bare
-          readOnly={readOnly}
-          onChange={onFound}
-        />
-      )}
-      {c.uncertainty && !hidden && <span className="whitespace-nowrap">± {c.uncertainty}</span>}
-    </span>
   );
 }

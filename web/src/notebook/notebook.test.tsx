@@ -7,12 +7,12 @@ import { workOut, Worktable, type ColumnSpec } from '../core';
 import { ColumnDialog } from './ColumnDialog';
 import { GraphView } from '../graph/GraphView';
 import { Journal } from './journal';
-import { nextRow, tableOf, type Cell, type NotebookTable } from './table';
+import { nextRow, tableOf } from './table';
 import { PasteDialog } from './PasteDialog';
 import { tableOps } from './tableOps';
 import { tableText } from './tableText';
-import { TableView } from './TableView';
 import { useEdits } from './useEdits';
+import { columns, table, show } from './fixture';
 
 beforeAll(() => {
   vi.stubGlobal(
@@ -25,50 +25,6 @@ beforeAll(() => {
   );
 });
 afterEach(cleanup);
-
-const columns: ColumnSpec[] = [
-  { id: 'cord', name: 'cord', symbol: 'cord', unit: '', kind: 'label' },
-  { id: 'L', name: 'length', symbol: 'L', unit: 'cm', kind: 'measured' },
-  { id: 't', name: 'time', symbol: 't', unit: 's', kind: 'measured' },
-  { id: 'T', name: 'period', symbol: 'T', unit: '', kind: 'calculated', formula: 't/20' },
-];
-
-function table(...rows: [string, string, string][]): NotebookTable {
-  const cells: Record<string, Cell> = {};
-  return {
-    columns,
-    cells,
-    issued: rows.length,
-    rows: rows.map(([cord, L, t], i) => {
-      const id = `r${i + 1}`;
-      Object.entries({ cord, L, t }).forEach(([c, text]) => {
-        cells[`${id}/${c}`] = { text };
-      });
-      return { id, cells: { cord, L, t } };
-    }),
-  };
-}
-
-function show(spec: ReturnType<typeof table>, readOnly = false) {
-  const calls = { cell: vi.fn(), apply: vi.fn(), show: vi.fn() };
-  const edits = { apply: calls.apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
-  render(
-    <TableView
-      title="Readings"
-      table={spec}
-      worked={workOut(spec)}
-      readOnly={readOnly}
-      shown={null}
-      onCell={calls.cell}
-      ops={tableOps(spec, edits)}
-      history={edits}
-      onShow={calls.show}
-      selected={null}
-      onSelect={() => undefined}
-    />,
-  );
-  return calls;
-}
 
 test('an empty row waits below and becomes real with its first character', () => {
   const calls = show(table(['Tern', '42.0', '26,01']));
@@ -127,42 +83,6 @@ test('a new column tells its unit, and its trouble, while it is typed', () => {
   expect(screen.getByText('√m')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Add the column' }));
   expect(save).toHaveBeenCalledWith(expect.objectContaining({ symbol: 'w', formula: '√L', kind: 'calculated' }), false);
-});
-
-test('the graph draws complete rows only and speaks the columns’ symbols', () => {
-  const spec = table(['a', '40', '26'], ['b', '80', '36.5'], ['c', '120', '44.5'], ['d', '', '50']);
-  const change = vi.fn();
-  render(
-    <GraphView
-      table={spec}
-      worked={workOut(spec)}
-      choice={{ x: 'L', y: 'T', line: true }}
-      readOnly={false}
-      onChoice={change}
-    />,
-  );
-  expect(document.querySelectorAll('[data-point]')).toHaveLength(3);
-  expect(screen.getByTestId('equation').textContent).toMatch(/^T = \(.*\) s\/cm · L \+ .* s r² = 0\.99\d+, 3 points$/);
-  fireEvent.change(screen.getByLabelText('along'), { target: { value: 't' } });
-  expect(change).toHaveBeenCalledWith({ x: 't', y: 'T', line: true });
-  fireEvent.click(screen.getByRole('button', { name: 'Swap the axes' }));
-  expect(change).toHaveBeenLastCalledWith(
-    expect.objectContaining({ x: 'T', y: 'L', fits: [{ kind: 'line', series: 'L' }] }),
-  );
-});
-
-test('where no line fits, the graph says why', () => {
-  const spec = table(['a', '40', '26'], ['b', '40', '36.5']);
-  render(
-    <GraphView
-      table={spec}
-      worked={workOut(spec)}
-      choice={{ x: 'L', y: 'T', line: true }}
-      readOnly={false}
-      onChoice={() => undefined}
-    />,
-  );
-  expect(screen.getByTestId('equation').textContent).toContain('same L');
 });
 
 test('each change can be taken back and done again, typing in a cell as one', async () => {
@@ -268,28 +188,6 @@ test('pasting shows first what would be pasted, decimal commas told apart', () =
   expect(paste).toHaveBeenLastCalledWith([['1.5', '2']]);
 });
 
-test('box plots, histogram and dots are drawn from the core’s numbers', () => {
-  const spec = table(
-    ...Array.from({ length: 12 }, (_, i) => ['', String(i), String(20 + i)] as [string, string, string]),
-  );
-  const draw = (show: 'histogram' | 'box' | 'dots') =>
-    render(
-      <GraphView
-        table={spec}
-        worked={workOut(spec)}
-        choice={{ y: 't', show, more: ['T'] }}
-        readOnly={false}
-        onChoice={() => undefined}
-      />,
-    ).container;
-  expect(
-    [...draw('histogram').querySelectorAll('[data-bin]')].reduce((n, b) => n + Number(b.getAttribute('data-bin')), 0),
-  ).toBe(12);
-  expect(screen.getByTestId('normal')).toBeTruthy();
-  expect(draw('dots').querySelectorAll('[data-dot]')).toHaveLength(12);
-  expect(draw('box').querySelectorAll('[data-box]')).toHaveLength(2);
-});
-
 test('while a formula is typed, the word before the caret is completed by keys', () => {
   render(
     <ColumnDialog
@@ -384,39 +282,6 @@ test('where the lab keeps uncertainties away, there is no ± anywhere', () => {
     expect(document.querySelectorAll('[title^="±"]')).toHaveLength(bars);
     cleanup();
   }
-});
-
-test('the same data stand behind the graph as a table, and the graph comes back', () => {
-  const watch = vi.fn((e: unknown) => {
-    if (!(e instanceof Element)) throw new Error('nothing to measure');
-  });
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe = watch;
-      unobserve() {}
-      disconnect() {}
-    },
-  );
-  const spec = table(['a', '40', '26'], ['b', '80', '36.5']);
-  render(
-    <GraphView
-      table={spec}
-      worked={workOut(spec)}
-      choice={{ x: 'L', y: 't' }}
-      readOnly={false}
-      onChoice={() => undefined}
-    />,
-  );
-  fireEvent.click(screen.getByRole('button', { name: 'Data' }));
-  expect(
-    within(screen.getByRole('region', { name: 'Data of the graph' }))
-      .getAllByRole('row')
-      .map((r) => r.textContent),
-  ).toEqual(['rowalongup±', '14026', '28036.5']);
-  fireEvent.click(screen.getByRole('button', { name: 'Data' }));
-  expect(document.querySelectorAll('[data-point]')).toHaveLength(2);
-  expect(watch).toHaveBeenCalledTimes(2);
 });
 
 test('a page that can’t be drawn says so, and that nothing is lost', () => {
