@@ -3,18 +3,14 @@ import { ClipboardCopy, FileUp, Plus, Redo2, Target, Undo2 } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react';
 import type { ColumnSpec, Worked } from '../core';
 import { Button, Symbol } from '../ui';
-import { ColumnDialog } from './ColumnDialog';
 import { ColumnMenu } from './ColumnMenu';
-import { FillDialog } from './FillDialog';
-import { ImportDialog } from './ImportDialog';
-import { PasteDialog } from './PasteDialog';
 import { RowMenu } from './RowMenu';
 import { SaveTable } from './SaveTable';
-import { StatisticsDialog } from './StatisticsDialog';
 import { nextRow, type Cell, type NotebookTable, type Reading } from './table';
 import type { TableOps } from './tableOps';
 import { tableText } from './tableText';
 import { HeadNote } from './HeadNote';
+import { TableDialogs, type Asked } from './TableDialogs';
 
 interface Props {
   title: string;
@@ -58,12 +54,8 @@ export function TableView({
   goTo,
   children,
 }: Props) {
-  const [editing, setEditing] = useState<ColumnSpec | 'new' | null>(null);
-  const [pasting, setPasting] = useState<{ text: string; row: number; column: string } | null>(null);
-  const [filling, setFilling] = useState<ColumnSpec | null>(null);
-  const [counting, setCounting] = useState<ColumnSpec | null>(null);
+  const [asked, setAsked] = useState<Asked>(null);
   const [said, setSaid] = useState('');
-  const [file, setFile] = useState<File | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const results = worked.columns;
@@ -187,13 +179,14 @@ export function TableView({
           accept=".csv,.tsv,.txt,.xlsx,.ods"
           aria-label="File to bring in"
           onChange={(e) => {
-            setFile(e.target.files?.[0] ?? null);
+            const file = e.target.files?.[0];
+            if (file) setAsked({ what: 'file', file });
             e.target.value = '';
           }}
         />
         <SaveTable title={title} table={table} worked={worked} />
         {!readOnly && (
-          <Button small kind="quiet" onClick={() => setEditing('new')}>
+          <Button small kind="quiet" onClick={() => setAsked({ what: 'column', column: null })}>
             <Plus size={14} />
             Column
           </Button>
@@ -233,11 +226,11 @@ export function TableView({
                       column={c}
                       index={i}
                       last={table.columns.length - 1}
-                      onChange={() => setEditing(c)}
+                      onChange={() => setAsked({ what: 'column', column: c })}
                       onMove={(to) => ops.moveColumn(i, to)}
                       onRemove={() => ops.setColumns(table.columns.filter((x) => x.id !== c.id))}
-                      onFill={() => setFilling(c)}
-                      onStatistics={() => setCounting(c)}
+                      onFill={() => setAsked({ what: 'fill', column: c })}
+                      onStatistics={() => setAsked({ what: 'statistics', column: c })}
                     >
                       {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
                     </ColumnMenu>
@@ -334,7 +327,7 @@ export function TableView({
                             const text = e.clipboardData.getData('text/plain');
                             if (!readOnly && /[\t\n;]|,.*,/.test(text.trim())) {
                               e.preventDefault();
-                              setPasting({ text, row: r, column: c.id });
+                              setAsked({ what: 'paste', text, row: r, column: c.id });
                             }
                           }}
                           onClick={() => {
@@ -373,61 +366,14 @@ export function TableView({
         </table>
       </div>
       {children}
-      {editing && (
-        <ColumnDialog
-          column={editing === 'new' ? null : editing}
-          table={table}
-          onClose={() => setEditing(null)}
-          onSave={(column, converted) => {
-            ops.saveColumn(column, converted);
-            setEditing(null);
-          }}
-        />
-      )}
-      {file && (
-        <ImportDialog
-          file={file}
-          table={table}
-          onClose={() => setFile(null)}
-          onBring={(b) => {
-            ops.bringIn(b);
-            setFile(null);
-          }}
-        />
-      )}
-      {pasting && (
-        <PasteDialog
-          text={pasting.text}
-          columns={names(pasting.column)}
-          onClose={() => setPasting(null)}
-          onPaste={(lines) => {
-            ops.paste(pasting.row, pasting.column, lines);
-            setPasting(null);
-          }}
-        />
-      )}
-      {filling && (
-        <FillDialog
-          name={filling.name}
-          onClose={() => setFilling(null)}
-          onFill={(texts) => {
-            ops.paste(
-              0,
-              filling.id,
-              texts.map((t) => [t]),
-            );
-            setFilling(null);
-          }}
-        />
-      )}
-      {counting && (
-        <StatisticsDialog
-          columns={table.columns}
-          worked={worked}
-          focus={counting.id}
-          onClose={() => setCounting(null)}
-        />
-      )}
+      <TableDialogs
+        asked={asked}
+        table={table}
+        worked={worked}
+        ops={ops}
+        names={names}
+        onClose={() => setAsked(null)}
+      />
     </div>
   );
 }

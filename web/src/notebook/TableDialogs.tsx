@@ -1,0 +1,74 @@
+import type { ColumnSpec, Worked } from '../core';
+import { ColumnDialog } from './ColumnDialog';
+import { FillDialog } from './FillDialog';
+import { ImportDialog } from './ImportDialog';
+import { PasteDialog } from './PasteDialog';
+import { StatisticsDialog } from './StatisticsDialog';
+import type { NotebookTable } from './table';
+import type { tableOps } from './tableOps';
+
+/** What a table asks about in a dialog; a column of null is a new one. */
+export type Asked =
+  | { what: 'column'; column: ColumnSpec | null }
+  | { what: 'file'; file: File }
+  | { what: 'paste'; text: string; row: number; column: string }
+  | { what: 'fill'; column: ColumnSpec }
+  | { what: 'statistics'; column: ColumnSpec }
+  | null;
+
+interface Props {
+  asked: Asked;
+  table: NotebookTable;
+  worked: Worked;
+  ops: ReturnType<typeof tableOps>;
+  /** Names of the columns that can be typed into, from one on. */
+  names: (from: string) => string[];
+  onClose: () => void;
+}
+
+/** The one dialog of a table that is open. */
+export function TableDialogs({ asked, table, worked, ops, names, onClose }: Props) {
+  const done = (change: () => void) => {
+    change();
+    onClose();
+  };
+  if (asked?.what === 'column') {
+    return (
+      <ColumnDialog
+        column={asked.column}
+        table={table}
+        onClose={onClose}
+        onSave={(column, converted) => done(() => ops.saveColumn(column, converted))}
+      />
+    );
+  }
+  if (asked?.what === 'file') {
+    return (
+      <ImportDialog file={asked.file} table={table} onClose={onClose} onBring={(b) => done(() => ops.bringIn(b))} />
+    );
+  }
+  if (asked?.what === 'paste') {
+    return (
+      <PasteDialog
+        text={asked.text}
+        columns={names(asked.column)}
+        onClose={onClose}
+        onPaste={(lines) => done(() => ops.paste(asked.row, asked.column, lines))}
+      />
+    );
+  }
+  if (asked?.what === 'fill') {
+    const down = (texts: string[]) => texts.map((t) => [t]);
+    return (
+      <FillDialog
+        name={asked.column.name}
+        onClose={onClose}
+        onFill={(texts) => done(() => ops.paste(0, asked.column.id, down(texts)))}
+      />
+    );
+  }
+  if (asked?.what === 'statistics') {
+    return <StatisticsDialog columns={table.columns} worked={worked} focus={asked.column.id} onClose={onClose} />;
+  }
+  return null;
+}
