@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ClipboardCopy, FileUp, Plus, Redo2, Target, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import type { ColumnSpec, Worked } from '../core';
+import type { Worked } from '../core';
 import { Button, Symbol } from '../ui';
 import { ColumnMenu } from './ColumnMenu';
 import { RowMenu } from './RowMenu';
