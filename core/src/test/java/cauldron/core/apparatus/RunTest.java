@@ -113,10 +113,16 @@ class RunTest {
     @Test
     void anOldRecipeWhoseNumbersStayedIsCarriedOver() {
         Recipe old = new Recipe("bead", 0, Map.of("curvature", 2.0), 1, List.of(new Recipe.Timed(0.5, new Action.Change("curvature", 1.5))));
-        Recipe now = new Bead().now(old);
+        class Renamed extends Bead {
+            @Override
+            protected Recipe migrate(Recipe older) {
+                return older.renamed(1, "curvature", "bend");
+            }
+        }
+        Recipe now = new Renamed().now(old);
         assertThat(now.settings()).isEqualTo(Map.of("bend", 2.0));
         assertThat(now.actions().get(0).action()).isEqualTo(new Action.Change("bend", 1.5));
-        Run run = Run.replay(new Bead(), old, 1);
+        Run run = Run.replay(new Renamed(), old, 1);
         assertThat(run.recipe().modelVersion()).isEqualTo(1);
         assertThat(run.settingsNow().toTree()).containsEntry("bend", 1.5);
     }

@@ -1,27 +1,12 @@
 package cauldron.core.bead;
 
-import cauldron.core.apparatus.Amount;
-import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Channel;
-import cauldron.core.apparatus.Coordinate;
-import cauldron.core.apparatus.Event;
-import cauldron.core.apparatus.Experiment;
-import cauldron.core.apparatus.Frame;
-import cauldron.core.apparatus.Gravity;
-import cauldron.core.apparatus.OdeExperiment;
-import cauldron.core.apparatus.Place;
-import cauldron.core.apparatus.Readings;
-import cauldron.core.apparatus.Recipe;
-import cauldron.core.apparatus.Scene;
-import cauldron.core.apparatus.Settings;
-import cauldron.core.apparatus.View;
+import cauldron.core.apparatus.*;
 
 /**
- * A bead that slides without friction on a wire bent to the parabola y = a x²; an apparatus for tests alone, which shows
- * all that a new one needs. By Lagrange (H. Goldstein, Classical Mechanics, §1.6):
- * {@code (1 + 4a²x²) x'' = −4a² x x'² − 2 g a x}.
+ * A bead that slides without friction on a wire bent to the parabola y = a x²; it stands only in tests. By Lagrange
+ * (H. Goldstein, Classical Mechanics, §1.6): {@code (1 + 4a²x²) x'' = −4a² x x'² − 2 g a x}.
  */
-public final class Bead extends Apparatus {
+public class Bead extends Apparatus {
 
     final Amount bend = amount("bend", "a", "Bend of the wire", "1/m").within(0.2, 3).step(0.1).first(1).live();
     final Amount from = amount("from", "x_0", "Let go at", "cm").within(-50, 50).step(5).first(30);
@@ -47,12 +32,6 @@ public final class Bead extends Apparatus {
     @Override
     public Experiment prepare(Settings settings, int seed) {
         return new Sliding(settings);
-    }
-
-    /** Of version 0 only the bend had another name. */
-    @Override
-    protected Recipe migrate(Recipe old) {
-        return old.renamed(1, "curvature", "bend");
     }
 
     private final class Sliding extends OdeExperiment {
