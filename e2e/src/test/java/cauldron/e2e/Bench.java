@@ -30,7 +30,10 @@ class Bench {
 
     private final StringBuilder table = new StringBuilder("\n| what | figure |\n|---|---|\n");
 
-    private void row(String what, String format, Object... values) {
+    private void row(String what, String format, Object... measured) {
+        // A number of the browser's that happens to be whole comes as an integer, which %f refuses.
+        Object[] values = Arrays.stream(measured)
+                .map(v -> v instanceof Integer whole && !format.contains("%d") ? (Object) whole.doubleValue() : v).toArray();
         table.append("| ").append(what).append(" | ").append(String.format(Locale.ROOT, format, values)).append(" |\n");
     }
 
