@@ -1,20 +1,10 @@
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { afterEach, beforeAll, expect, test, vi } from 'vitest';
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import { expect, test, vi } from 'vitest';
 import { workOut } from '../core';
 import { GraphView } from '../graph/GraphView';
-import { table } from './fixture';
+import { onAPage, table } from './fixture';
 
-beforeAll(() => {
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  );
-});
-afterEach(cleanup);
+onAPage();
 
 test('the graph draws complete rows only and speaks the columns’ symbols', () => {
   const spec = table(['a', '40', '26'], ['b', '80', '36.5'], ['c', '120', '44.5'], ['d', '', '50']);

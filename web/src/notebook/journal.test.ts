@@ -114,6 +114,17 @@ test('what was not stored yet when the page went is there again', async () => {
   expect(Object.keys(localStorage)).toEqual([]);
 });
 
+test.each(['null', '{', '{"writer":"a"}', '{"writer":"a","entries":[null]}', '{"writer":"a","entries":[{"block":1}]}'])(
+  'what is odd in the plain store (%s) keeps no notebook from opening',
+  async (odd) => {
+    journal.close();
+    localStorage.setItem(`cauldron-rescue-${journal.work}/a`, odd);
+    journal = await new Journal(journal.work, {}).open();
+    expect(Object.keys(localStorage)).toEqual([]);
+    expect(journal.all()).toEqual({});
+  },
+);
+
 test('an entry whose answer was lost goes again under the same id', async () => {
   network = 'answer lost';
   journal.write('why', 'answer', { text: 'a' });

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { afterEach, beforeAll, expect, test, vi } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Mishap } from '../app/Mishap';
 import { workOut, Worktable, type ColumnSpec } from '../core';
@@ -12,19 +12,9 @@ import { PasteDialog } from './PasteDialog';
 import { tableOps } from './tableOps';
 import { tableText } from './tableText';
 import { useEdits } from './useEdits';
-import { columns, table, show } from './fixture';
+import { columns, onAPage, show, table } from './fixture';
 
-beforeAll(() => {
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  );
-});
-afterEach(cleanup);
+onAPage();
 
 test('an empty row waits below and becomes real with its first character', () => {
   const calls = show(table(['Tern', '42.0', '26,01']));
