@@ -32,8 +32,8 @@ public final class Act extends Declared {
     }
 
     /** Whether it can be done. */
-    boolean isPossible(Settings settings, Scene scene) {
-        return possibleWhen == null || possibleWhen.holds(settings, scene);
+    boolean isPossible(Scene scene) {
+        return possibleWhen == null || possibleWhen.holds(scene);
     }
 
     void check(Manifest all, Faults faults) {

@@ -32,14 +32,8 @@ record Condition(Declared what, Object wanted) {
         }
     }
 
-    /** Whether it holds in these settings and this scene. */
-    boolean holds(Settings settings, Scene scene) {
-        if (what instanceof Choice<?> choice) {
-            return settings.choice(choice).equals(choice.idOf(wanted));
-        }
-        if (what instanceof Switch toggle) {
-            return settings.on(toggle) == (Boolean) wanted;
-        }
+    /** Whether a flag stands in the scene as it is wanted to. */
+    boolean holds(Scene scene) {
         return scene.isUp((Flag) what) == (Boolean) wanted;
     }
 }

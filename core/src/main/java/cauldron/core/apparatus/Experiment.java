@@ -140,7 +140,7 @@ public abstract class Experiment {
         Act act = manifest.act(id);
         Scene scene = new Scene(manifest);
         scene(scene);
-        if (!act.isPossible(settings(), scene)) {
+        if (!act.isPossible(scene)) {
             throw new IllegalArgumentException("“" + act.name() + "” can't be done now");
         }
         performed(act, sink);

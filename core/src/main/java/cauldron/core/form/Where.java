@@ -52,6 +52,15 @@ public final class Where {
         faults.add(new Fault(path(), what));
     }
 
+    /** Does something that refuses with {@link IllegalArgumentException}, and notes here why it refused. */
+    public void attempt(Runnable what) {
+        try {
+            what.run();
+        } catch (IllegalArgumentException e) {
+            fault(e.getMessage());
+        }
+    }
+
     boolean isStrict() {
         return strict;
     }

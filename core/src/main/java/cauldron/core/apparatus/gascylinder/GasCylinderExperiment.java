@@ -3,7 +3,6 @@ package cauldron.core.apparatus.gascylinder;
 import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Act;
 import cauldron.core.apparatus.Action;
-import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Distribution;
 import cauldron.core.apparatus.Experiment;
 import cauldron.core.apparatus.Handle;
@@ -183,15 +182,16 @@ final class GasCylinderExperiment extends Experiment {
         out.put(d.pressure, gauge.rate(IMPULSE, gas.impulse, now, averaging));
         out.put(d.kelvin, census.temperature());
         out.put(d.volume, gas.volume(now));
-        Channel[][] each = {{d.inside1, d.inside2}, {d.speed1, d.speed2}, {d.energy1, d.energy2}, {d.left1, d.left2},
-            {d.escaped1, d.escaped2}};
-        for (int kind = 0; kind < 2; kind++) {
-            out.put(each[0][kind], census.inside[kind]);
-            out.put(each[1][kind], census.meanSpeed(kind));
-            out.put(each[2][kind], census.meanEnergy(kind));
-            out.put(each[3][kind], census.left[kind]);
-            out.put(each[4][kind], census.escaped[kind]);
-        }
+        out.put(d.inside1, census.inside[0]);
+        out.put(d.inside2, census.inside[1]);
+        out.put(d.speed1, census.meanSpeed(0));
+        out.put(d.speed2, census.meanSpeed(1));
+        out.put(d.energy1, census.meanEnergy(0));
+        out.put(d.energy2, census.meanEnergy(1));
+        out.put(d.left1, census.left[0]);
+        out.put(d.left2, census.left[1]);
+        out.put(d.escaped1, census.escaped[0]);
+        out.put(d.escaped2, census.escaped[1]);
         out.put(d.pairRate, gauge.rate(PAIR_HITS, gas.pairHits, now, averaging));
         out.put(d.wallRate, gauge.rate(WALL_HITS, gas.wallHits, now, averaging));
         out.put(d.inner, census.energy());

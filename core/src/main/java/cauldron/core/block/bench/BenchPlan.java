@@ -29,20 +29,12 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
             at.fault(e.getMessage());
             return;
         }
-        setup.forEach((id, value) -> tried(at, () -> manifest.setting(id).check(value)));
-        open.forEach(id -> tried(at, () -> manifest.setting(id)));
-        readouts.forEach(id -> tried(at, () -> manifest.channel(id)));
-        layers.forEach(id -> tried(at, () -> manifest.layer(id)));
-        histograms.forEach(id -> tried(at, () -> manifest.distribution(id)));
-        instruments.forEach(id -> tried(at, () -> Instrument.get(id)));
-    }
-
-    private static void tried(Where at, Runnable what) {
-        try {
-            what.run();
-        } catch (IllegalArgumentException e) {
-            at.fault(e.getMessage());
-        }
+        setup.forEach((id, value) -> at.attempt(() -> manifest.setting(id).check(value)));
+        open.forEach(id -> at.attempt(() -> manifest.setting(id)));
+        readouts.forEach(id -> at.attempt(() -> manifest.channel(id)));
+        layers.forEach(id -> at.attempt(() -> manifest.layer(id)));
+        histograms.forEach(id -> at.attempt(() -> manifest.distribution(id)));
+        instruments.forEach(id -> at.attempt(() -> Instrument.get(id)));
     }
 
     /** Settings that can be changed, all where the lab doesn't say. */

@@ -52,8 +52,8 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
             return;
         }
         checkSettings(manifest, fixed, at);
-        instruments.forEach(id -> tried(at, () -> Instrument.get(id)));
-        views.forEach(id -> tried(at, () -> manifest.view(id)));
+        instruments.forEach(id -> at.attempt(() -> Instrument.get(id)));
+        views.forEach(id -> at.attempt(() -> manifest.view(id)));
         if (!(rate * seconds < MAX_FRAMES)) {
             at.fault("a recording has 1 to 7200 frames");
         }
@@ -61,7 +61,7 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
             at.fault("a recording needs at least one view");
         }
         for (Cue cue : acts) {
-            tried(at, () -> manifest.act(cue.act()));
+            at.attempt(() -> manifest.act(cue.act()));
             if (cue.to() < cue.from()) {
                 at.fault("the act “" + cue.act() + "” needs times from 0 on, the later one last");
             }
@@ -74,15 +74,7 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
     }
 
     private static void checkSettings(Manifest manifest, Map<String, Object> some, Where at) {
-        some.forEach((id, written) -> tried(at, () -> ends(written).forEach(manifest.setting(id)::check)));
-    }
-
-    private static void tried(Where at, Runnable what) {
-        try {
-            what.run();
-        } catch (IllegalArgumentException e) {
-            at.fault(e.getMessage());
-        }
+        some.forEach((id, written) -> at.attempt(() -> ends(written).forEach(manifest.setting(id)::check)));
     }
 
     @SuppressWarnings("unchecked")
