@@ -16,7 +16,7 @@ import type { Manifest } from '../core';
 import { Button } from '../ui';
 import { HAND_PATH } from './BenchStage';
 import { hasAccount, type Shown } from './Dock';
-import { ShowMenu } from './ShowMenu';
+import { ShowMenu, WORD } from './ShowMenu';
 
 export type Left = 'settings' | 'trials' | null;
 
@@ -74,7 +74,7 @@ export const BenchHeader = memo(function BenchHeader({
           className={pressed(left === 'settings')}
         >
           <SlidersHorizontal size={15} />
-          <span className="max-xl:sr-only">Settings</span>
+          <span className={WORD}>Settings</span>
         </Button>
         <Button
           title="Trials"
@@ -83,7 +83,7 @@ export const BenchHeader = memo(function BenchHeader({
           className={pressed(left === 'trials')}
         >
           <History size={15} />
-          <span className="max-xl:sr-only">Trials</span>
+          <span className={WORD}>Trials</span>
         </Button>
         <Button title="Side by side" onClick={() => onTwo(!two)} aria-pressed={two} className={pressed(two)}>
           <Columns2 size={15} />
@@ -91,7 +91,7 @@ export const BenchHeader = memo(function BenchHeader({
         </Button>
         <Button title="Draw over the picture" onClick={onDraw} aria-pressed={drawing} className={pressed(drawing)}>
           <PenLine size={15} />
-          <span className="max-xl:sr-only">Draw</span>
+          <span className={WORD}>Draw</span>
         </Button>
         {hasAccount(m) && (
           <Button
@@ -101,7 +101,7 @@ export const BenchHeader = memo(function BenchHeader({
             className={pressed(shown.bars)}
           >
             <BarChart3 size={15} />
-            <span className="max-xl:sr-only">Energy</span>
+            <span className={WORD}>Energy</span>
           </Button>
         )}
         {layerItems.length > 0 && (

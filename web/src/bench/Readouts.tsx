@@ -46,6 +46,7 @@ export function EnergyBars({ m, values, largest }: { m: Manifest; values: Float6
   return (
     <div ref={box}>
       <svg
+        className="overflow-visible"
         width={width}
         height={height + 1.6 * type + 6}
         role="img"

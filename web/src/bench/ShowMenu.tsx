@@ -2,6 +2,9 @@ import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Button } from '../ui';
 
+/** Words give way to signs where there is no room for them; on the projector, whose type is larger, sooner. */
+export const WORD = 'max-xl:sr-only in-data-[theme=projector]:max-[100rem]:sr-only';
+
 /** A button that opens a list of things to show or hide. */
 export function ShowMenu({
   title,
@@ -21,7 +24,7 @@ export function ShowMenu({
       <Popover.Trigger asChild>
         <Button title={title}>
           {icon}
-          <span className={icon ? 'max-xl:sr-only' : ''}>{title}</span>
+          <span className={icon ? WORD : ''}>{title}</span>
         </Button>
       </Popover.Trigger>
       <Popover.Portal>

@@ -114,13 +114,19 @@ class BenchTest {
         page.setViewportSize(1024, 768);
         Chrome.button(page, "Projector").click();
         assertThat(page.locator("html")).hasAttribute("data-theme", "projector");
+        nothingIsCutOff(1024, 768);
+        page.setViewportSize(1280, 720);
+        nothingIsCutOff(1280, 720);
+    }
+
+    private void nothingIsCutOff(int width, int height) {
         Object cut = page.evaluate("document.documentElement.scrollHeight > innerHeight"
                 + " || document.documentElement.scrollWidth > innerWidth");
         assertThat(cut).isEqualTo(false);
         for (String name : new String[] {"Run", "Stop at …", "Settings", "Leave"}) {
             BoundingBox box = Chrome.button(page, name).boundingBox();
-            assertThat(box.x + box.width).as(name).isLessThanOrEqualTo(1024);
-            assertThat(box.y + box.height).as(name).isLessThanOrEqualTo(768);
+            assertThat(box.x + box.width).as(name).isLessThanOrEqualTo(width);
+            assertThat(box.y + box.height).as(name).isLessThanOrEqualTo(height);
         }
     }
 }

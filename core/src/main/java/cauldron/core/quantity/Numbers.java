@@ -10,6 +10,8 @@ public final class Numbers {
     private static final double PLAIN_FROM = 1e-4;
     private static final double PLAIN_TO = 1e7;
 
+    private static final int LONGEST_QUOTE = 40;
+
     private Numbers() {
     }
 
@@ -32,7 +34,7 @@ public final class Numbers {
             char c = text.charAt(i);
             digits |= c >= '0' && c <= '9';
             if ((c < '0' || c > '9') && "+-.e".indexOf(c) < 0) {
-                throw new IllegalArgumentException("“" + typed.strip() + "” is not a number");
+                throw new IllegalArgumentException("“" + quoted(typed.strip()) + "” is not a number");
             }
         }
         try {
@@ -45,7 +47,7 @@ public final class Numbers {
         } catch (NumberFormatException e) {
             // Reported below: what was typed has the right characters in the wrong order.
         }
-        throw new IllegalArgumentException("“" + typed.strip() + "” is not a number");
+        throw new IllegalArgumentException("“" + quoted(typed.strip()) + "” is not a number");
     }
 
     /** How many significant figures a typed number shows: 1.50 has three, 0.02 one, 1500 four. */
@@ -154,5 +156,10 @@ public final class Numbers {
 
     private static String sign(String text) {
         return text.replace('-', '\u2212');
+    }
+
+    /** As much of what was typed as is needed to know it again. */
+    private static String quoted(String typed) {
+        return typed.length() <= LONGEST_QUOTE ? typed : typed.substring(0, LONGEST_QUOTE) + "…";
     }
 }

@@ -109,4 +109,9 @@ class UnitsTest {
         assertThat(Numbers.figures("1.50")).isEqualTo(3);
         assertThat(Numbers.figures("0.020")).isEqualTo(2);
     }
+
+    @Test
+    void whatIsNoNumberIsQuotedNoLongerThanOneReads() {
+        assertThatThrownBy(() -> Numbers.read("9x".repeat(2500))).hasMessage("“" + "9x".repeat(20) + "…” is not a number");
+    }
 }
