@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Primary;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
@@ -13,7 +14,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Sessions in the database, touched at most once a minute: that someone is still there need not be written with every
- * entry that is kept.
+ * entry that is kept. A session in which nothing changed isn't saved, as that would take a connection at the moment when
+ * an answer already begins to go out, and cut it off where the database has gone since.
  */
 @Component
 @Primary
@@ -23,7 +25,13 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
     private final Kept<? extends Session> kept;
 
+    @Autowired
     SparingSessions(JdbcIndexedSessionRepository sessions) {
+        this.kept = new Kept<>(sessions);
+    }
+
+    /** On any other store of sessions. */
+    SparingSessions(FindByIndexNameSessionRepository<? extends Session> sessions) {
         this.kept = new Kept<>(sessions);
     }
 
@@ -38,18 +46,29 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
     @Override
     public Sparing createSession() {
-        return new Sparing(kept.in().createSession());
+        return new Sparing(kept.in().createSession(), Change.WORTH_KEEPING);
     }
 
     @Override
     public void save(Sparing session) {
-        kept.save(session.real);
+        if (session.change == Change.NONE) {
+            return;
+        }
+        try {
+            kept.save(session.real);
+        } catch (RuntimeException e) {
+            // That someone was there is told again with the next request; it isn't worth an answer.
+            if (session.change != Change.TOUCHED || !Unavailable.isDatabaseAway(e)) {
+                throw e;
+            }
+        }
+        session.change = Change.NONE;
     }
 
     @Override
     public Sparing findById(String id) {
         Session found = kept.in().findById(id);
-        return found == null ? null : new Sparing(found);
+        return found == null ? null : new Sparing(found, Change.NONE);
     }
 
     @Override
@@ -60,23 +79,31 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
     @Override
     public Map<String, Sparing> findByIndexNameAndIndexValue(String name, String value) {
         Map<String, Sparing> map = new LinkedHashMap<>();
-        kept.in().findByIndexNameAndIndexValue(name, value).forEach((id, s) -> map.put(id, new Sparing(s)));
+        kept.in().findByIndexNameAndIndexValue(name, value).forEach((id, s) -> map.put(id, new Sparing(s, Change.NONE)));
         return map;
     }
+
+    /** What happened to a session since it was last kept. */
+    private enum Change { NONE, TOUCHED, WORTH_KEEPING }
 
     /** A session that doesn't note every visit. */
     static final class Sparing implements Session {
 
         private final Session real;
+        private Change change;
 
-        Sparing(Session real) {
+        private Sparing(Session real, Change change) {
             this.real = real;
+            this.change = change;
         }
 
         @Override
         public void setLastAccessedTime(Instant at) {
             if (Duration.between(real.getLastAccessedTime(), at).compareTo(TOUCH) >= 0) {
                 real.setLastAccessedTime(at);
+                if (change == Change.NONE) {
+                    change = Change.TOUCHED;
+                }
             }
         }
 
@@ -87,6 +114,7 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
         @Override
         public String changeSessionId() {
+            change = Change.WORTH_KEEPING;
             return real.changeSessionId();
         }
 
@@ -102,11 +130,13 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
         @Override
         public void setAttribute(String name, Object value) {
+            change = Change.WORTH_KEEPING;
             real.setAttribute(name, value);
         }
 
         @Override
         public void removeAttribute(String name) {
+            change = Change.WORTH_KEEPING;
             real.removeAttribute(name);
         }
 
@@ -122,6 +152,7 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
         @Override
         public void setMaxInactiveInterval(Duration interval) {
+            change = Change.WORTH_KEEPING;
             real.setMaxInactiveInterval(interval);
         }
 
