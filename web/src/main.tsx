@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter } from 'react-router';
 import { Problem } from './api/client';
-import { Mishap } from './app/Mishap';
+import { Mishap } from './shell/Mishap';
 import { Places } from './app/Places';
 import './styles.css';
 

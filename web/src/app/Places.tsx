@@ -4,7 +4,7 @@ import { Enter } from '../classroom/Enter';
 import { Join } from '../classroom/Join';
 import { SignIn } from '../classroom/SignIn';
 import { StudentHome } from '../classroom/StudentHome';
-import { useMe } from './session';
+import { useMe } from '../shell/session';
 
 // Teachers and administrators bring pages of their own; a student finds the way back to all labs without the network, too.
 const TeacherHome = lazy(() => import('../classroom/TeacherHome').then((m) => ({ default: m.TeacherHome })));

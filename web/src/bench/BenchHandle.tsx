@@ -1,6 +1,6 @@
 import type { Handle } from '../core';
-import type { Picture } from '../scenes/picture';
-import { arrowStep, useStage, useStageDrag } from './Stage';
+import type { Picture } from '../picture/picture';
+import { arrowStep, useStage, useStageDrag } from '../picture/Stage';
 
 /** A part that can be moved by hand, with pointer or arrow keys. */
 export function BenchHandle({

@@ -14,7 +14,7 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Manifest } from '../core';
 import { Button } from '../ui';
-import { HAND_PATH } from './BenchStage';
+import { pathLayer } from './BenchStage';
 import { hasAccount, type Shown } from './Dock';
 import { ShowMenu, WORD } from './ShowMenu';
 
@@ -52,10 +52,7 @@ export const BenchHeader = memo(function BenchHeader({
   projector,
   onProjector,
 }: Props) {
-  const layerItems = [
-    ...m.layers,
-    ...(m.handles.length ? [{ id: HAND_PATH, name: `Path of the ${m.handles[0].name}` }] : []),
-  ];
+  const layerItems = [...m.layers, ...m.handles.map((h) => ({ id: pathLayer(h.id), name: `Path of the ${h.name}` }))];
   const pressed = (on: boolean) => (on ? 'border-copper!' : '');
   const panel = (which: Exclude<Left, null>) => onLeft(left === which ? null : which);
   return (

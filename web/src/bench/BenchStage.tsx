@@ -3,14 +3,14 @@ import type { Run } from '../core';
 import { sceneOf } from '../scenes';
 import { BenchHandle } from './BenchHandle';
 import { DrawOver, type Tool } from './DrawOver';
-import { Grid, squareText } from './Grid';
-import { Stage, useStage } from './Stage';
+import { Grid, squareText } from '../picture/Grid';
+import { Stage, useStage } from '../picture/Stage';
 import { slowedText } from './time';
 import type { BenchState } from './useBench';
-import type { Picture } from '../scenes/picture';
+import type { Picture } from '../picture/picture';
 
-/** Layer that every apparatus with something to take hold of has: where it has been. */
-export const HAND_PATH = 'hand-path';
+/** Layer of everything that can be taken hold of: where it has been. */
+export const pathLayer = (handle: string) => `path/${handle}`;
 
 interface Props {
   bench: BenchState;
@@ -28,8 +28,8 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
   const { m, live } = bench;
   const { run } = live.sides[side];
   const { Drawing, paint } = use(sceneOf(m.id));
-  const picture = bench.pictureOf(side);
-  const frame = run.frame(m.views[0].id);
+  const { [side]: picture } = bench.pictures;
+  const { frame } = picture;
   return (
     <div className="relative flex min-h-0 min-w-0">
       <Stage
@@ -54,7 +54,10 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
                 channels={l.trail.map((id) => m.channels.findIndex((c) => c.id === id))}
               />
             ))}
-          {layers.has(HAND_PATH) && <Trail run={run} picture={picture} frame={frame} />}
+          {m.handles.map(
+            (h, i) =>
+              layers.has(pathLayer(h.id)) && <Trail key={h.id} run={run} picture={picture} frame={frame} handle={i} />,
+          )}
           <Drawing picture={picture} layers={layers} />
         </g>
         {m.handles.map((h) => (
@@ -63,7 +66,7 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
             handle={h}
             picture={picture}
             onGrab={() => bench.grab(side, h.id)}
-            onMove={(x, y) => bench.move(side, h.id, picture, x, y)}
+            onMove={(x, y) => bench.move(side, h.id, x, y)}
             onLetGo={() => bench.letGo(side)}
           />
         ))}
@@ -85,11 +88,12 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
 /** What has to be said of a picture: its grid, how much it is slowed, what isn't drawn to scale. */
 export function PictureNote({ bench, layers }: { bench: BenchState; layers: ReadonlySet<string> }) {
   const slowed = slowedText(bench.m);
+  const notes = bench.m.layers.filter((l) => l.note && layers.has(l.id)).map((l) => l.note);
   return (
     <span className="ml-auto px-2 text-fine text-soft">
-      {squareText(bench.pictureOf(0))}
-      {slowed &&
-        ` · ${slowed} · ${layers.has('large') ? 'molecules drawn 4 times larger than life' : 'drawn to scale'}`}
+      {[squareText(bench.pictures[0]), slowed, ...(notes.length ? notes : slowed ? ['drawn to scale'] : [])]
+        .filter(Boolean)
+        .join(' · ')}
     </span>
   );
 }
@@ -97,18 +101,20 @@ export function PictureNote({ bench, layers }: { bench: BenchState; layers: Read
 /** How far back a path is drawn, in samples: more would only be a knot. */
 const LONGEST_TRAIL = 400;
 
-/** The path of the first handle, or of two channels, as a line. */
+/** The path of a handle, the first if none is told, or of two channels, as a line. */
 function Trail({
   run,
   picture,
   frame,
   channels,
+  handle = 0,
   faint,
 }: {
   run: Run;
   picture: Picture;
   frame: Float64Array;
   channels?: number[];
+  handle?: number;
   faint?: boolean;
 }) {
   const { pixel } = useStage();
@@ -116,7 +122,7 @@ function Trail({
     ? run.sampleCount()
     : Math.max(1, Math.round(((run.sampleCount() - 1) * run.time()) / Math.max(run.head(), 1e-300)) + 1);
   const from = Math.max(0, n - LONGEST_TRAIL);
-  const path = channels ? null : run.path(0);
+  const path = channels ? null : run.path(handle);
   const xs = channels && run.samples(channels[0]);
   const ys = channels && run.samples(channels[1]);
   let d = '';

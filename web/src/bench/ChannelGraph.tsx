@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { useRef } from 'react';
 import type { Channel, Manifest, Run } from '../core';
 import { lookOf } from './Readouts';
-import { useSize } from './useSize';
+import { useSize } from '../ui/useSize';
 
 const MOST_POINTS = 500;
 

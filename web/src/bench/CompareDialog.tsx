@@ -4,7 +4,7 @@ import { replay } from '../core/models';
 import { Dialog, Select } from '../ui';
 import { ChannelGraph } from './ChannelGraph';
 import type { KeptTrial } from './trials';
-import { nameOf, valueText } from './TrialsPanel';
+import { nameOf, valueText } from './words';
 
 /** Two trials: their settings side by side, a channel of both in one graph. */
 export function CompareDialog({

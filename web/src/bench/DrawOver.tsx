@@ -1,9 +1,9 @@
 import { ArrowUpRight, Eraser, Minus, MoveUpRight, Pencil, Trash2, Type, Undo2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { Manifest, Run } from '../core';
-import type { Picture } from '../scenes/picture';
+import type { Picture } from '../picture/picture';
 import { Button, inputClass } from '../ui';
-import { useStage } from './Stage';
+import { useStage } from '../picture/Stage';
 
 interface Point {
   x: number;

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { printFixed, printShort, type Distribution, type Manifest, type Run } from '../core';
 import { countUp } from '../core/models';
 import { Select, Slider, Symbol } from '../ui';
-import { useSize } from './useSize';
+import { useSize } from '../ui/useSize';
 
 const ENDS = [100, 200, 400, 600, 1000, 1500, 2000, 3000, 5000, 8000, 15000];
 const BINS = ['20', '40', '60', '100'];
@@ -11,6 +11,8 @@ const LOOK = [
   { color: 'var(--copper)', dash: '' },
   { color: 'var(--indigo)', dash: '6 3' },
 ];
+/** Every population at once. */
+const ALL = 'all';
 const MARK_DASH = ['', '5 3', '2 2'];
 
 /** How a quantity is spread over many bodies now: a histogram for each population, theory's curve over it. */
@@ -19,35 +21,35 @@ export function HistogramPanel({
   run,
   distribution: d,
   names,
-  tagged,
+  layers,
   tall,
 }: {
   m: Manifest;
   run: Run;
   distribution: Distribution;
   names: string[];
-  tagged: boolean;
+  layers: ReadonlySet<string>;
   tall?: boolean;
 }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
   const [bins, setBins] = useState('40');
   const [limit, setLimit] = useState(0.4 * d.typicalMax);
-  const [alone, setAlone] = useState('both');
+  const [alone, setAlone] = useState(ALL);
   const end = useRef(d.typicalMax);
   const index = m.distributions.indexOf(d);
   const which = d.populations.map((_, i) => i);
   const n = Number(bins);
   const count = () => which.map((p) => countUp(run, d, index, p, end.current / d.perSi / n, n, limit / d.perSi));
   let counted = count();
-  // The scale follows the gas in coarse steps, and not back and forth around one of them.
+  // The scale follows the values in coarse steps, and not back and forth around one of them.
   const widest = 3.1 * Math.max(...counted.map((c) => (c.n ? c.marks[1] * d.perSi : 0)));
   if (widest > 1.15 * end.current || (widest > 0 && widest < 0.5 * end.current)) {
     const base = d.typicalMax / 1500;
     end.current = (ENDS.find((e) => e * base >= widest) ?? ENDS.at(-1)!) * base;
     counted = count();
   }
-  const shown = which.filter((p) => counted[p].n > 0 && (alone === 'both' || alone === String(p)));
+  const shown = which.filter((p) => counted[p].n > 0 && (alone === ALL || alone === String(p)));
   const top = Math.max(5, ...shown.map((p) => 1.25 * Math.max(...counted[p].curve)));
   const H = Math.max(120, Math.min((tall ? 0.62 : 0.42) * W, 15 * type));
   const PAD = { left: 3.6 * type, right: 1.2 * type, top: 2.2 * type, bottom: 2.4 * type };
@@ -97,7 +99,7 @@ export function HistogramPanel({
               value={alone}
               onChange={setAlone}
               options={[
-                { id: 'both', name: 'both gases' },
+                { id: ALL, name: d.together },
                 ...which.map((p) => ({ id: String(p), name: d.populations[p] })),
               ]}
             />
@@ -151,7 +153,7 @@ export function HistogramPanel({
           <tspan fill="var(--ink)"> / {d.unit}</tspan>
         </text>
         <text x={4} y={type} fontSize={type} fill="var(--soft)">
-          molecules in each bin
+          {d.counted} in each bin
         </text>
         {shown.map((p) => (
           <path
@@ -189,7 +191,7 @@ export function HistogramPanel({
             />
           )),
         )}
-        {tagged &&
+        {layers.has(d.followedOn) &&
           which.map(
             (p) =>
               !Number.isNaN(counted[p].followed) && (
@@ -198,7 +200,7 @@ export function HistogramPanel({
                   d={`M${x(Math.min(end.current, counted[p].followed * d.perSi))} ${y(0)}l${-0.5 * type} ${0.9 * type}h${type}Z`}
                   fill="var(--plum)"
                 >
-                  <title>the tagged molecule</title>
+                  <title>{d.followed}</title>
                 </path>
               ),
           )}
@@ -241,7 +243,7 @@ export function HistogramPanel({
             {k}{' '}
             {shown.map((p) => (
               <span key={p} className="mono" style={{ color: LOOK[p].color }}>
-                {printFixed(counted[p].marks[i] * d.perSi, d.unit === 'm/s' ? 0 : 2)}{' '}
+                {printFixed(counted[p].marks[i] * d.perSi, d.decimals)}{' '}
               </span>
             ))}
           </span>

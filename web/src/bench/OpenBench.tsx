@@ -1,7 +1,7 @@
 import { Shrink } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { useMe } from '../app/session';
+import { useMe } from '../shell/session';
 import { isApparatus, type Manifest } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
@@ -21,7 +21,7 @@ import { useDeviceShelf, type KeptTrial } from './trials';
 import { TrialsPanel } from './TrialsPanel';
 import { useBench } from './useBench';
 import { useProjector } from './useProjector';
-import { populationNames } from './populations';
+import { populationNames } from './words';
 
 export default function OpenBench() {
   const { apparatus = '' } = useParams();
@@ -58,7 +58,7 @@ function Bench({ m }: { m: Manifest }) {
   const [behindTrial, setBehindTrial] = useState<KeptTrial | null>(null);
   const [pictureOnly, setPictureOnly] = useState(false);
   const projector = useProjector();
-  const instruments = useInstruments(m, bench.pictureOf(0), live.sides[0].run);
+  const instruments = useInstruments(m, bench.pictures[0], live.sides[0].run);
   // On the projector the apparatus has the room; settings come back at a press.
   useEffect(() => setLeft(projector.on ? null : 'settings'), [projector.on]);
   const two = live.sides.length > 1;
@@ -194,7 +194,7 @@ function Bench({ m }: { m: Manifest }) {
                   run={s.run}
                   distribution={d}
                   names={populationNames(m, d, s.settings)}
-                  tagged={layers.has('tag')}
+                  layers={layers}
                 />
               )),
             )}

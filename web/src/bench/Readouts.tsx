@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { printFixed, type Channel, type Manifest } from '../core';
 import { Symbol } from '../ui';
-import { useSize } from './useSize';
+import { useSize } from '../ui/useSize';
 
 /** Chosen channels as large figures. */
 export function Readouts({ m, shown, values }: { m: Manifest; shown: string[]; values: Float64Array }) {

@@ -4,7 +4,7 @@ import { Button, IconButton, Select } from '../ui';
 import { StopAtMenu } from './StopAtMenu';
 import { neighbourEvent, TimeLine } from './TimeLine';
 import { timeText } from './time';
-import type { Picture } from '../scenes/picture';
+import type { Picture } from '../picture/picture';
 import type { BenchState } from './useBench';
 
 const SPEEDS: [number, string][] = [
@@ -174,7 +174,7 @@ export function Transport({
         more={begun && neighbourEvent(run, 1) !== null}
         acts={m.acts}
         offered={m.acts
-          .filter((act) => offered(act.shownWhen, bench.pictureOf(0)))
+          .filter((act) => offered(act.shownWhen, bench.pictures[0]))
           .map((act) => act.id)
           .join(' ')}
       />

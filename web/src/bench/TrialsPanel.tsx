@@ -1,14 +1,15 @@
 import { FolderOpen, GitCompare, Repeat, Spline, Trash2 } from 'lucide-react';
 import { use, useState } from 'react';
-import { dayAndTime } from '../app/dates';
-import { isShown, printShort, type Manifest, type SettingValues } from '../core';
+import { dayAndTime } from '../ui/dates';
+import type { Manifest } from '../core';
 import { whyNotReplay } from '../core/models';
 import { sceneOf } from '../scenes';
-import { NO_LAYERS, pictureOfRun } from '../scenes/picture';
+import { NO_LAYERS, pictureOfRun } from '../picture/picture';
 import { Button, inputClass, Trouble } from '../ui';
 import { CompareDialog } from './CompareDialog';
 import { timeText } from './time';
 import type { KeptTrial, TrialShelf } from './trials';
+import { nameOf, summary } from './words';
 
 interface Props {
   m: Manifest;
@@ -153,10 +154,6 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
   );
 }
 
-export function nameOf(t: KeptTrial) {
-  return t.name || `Trial ${t.number}`;
-}
-
 function Thumbnail({ m, trial }: { m: Manifest; trial: KeptTrial }) {
   const { Drawing } = use(sceneOf(m.id));
   const picture = pictureOfRun(m, Float64Array.from(trial.scene), Float64Array.from(trial.frame));
@@ -168,31 +165,5 @@ function Thumbnail({ m, trial }: { m: Manifest; trial: KeptTrial }) {
     >
       <Drawing picture={picture} layers={NO_LAYERS} />
     </svg>
-  );
-}
-
-/** A setting's value as people read it. */
-export function valueText(m: Manifest, values: SettingValues, id: string) {
-  const s = m.settings.find((x) => x.id === id)!;
-  if (s.type === 'switch') return values[id] ? 'on' : 'off';
-  if (s.type === 'choice') return s.options.find((o) => o.id === values[id])?.name ?? '';
-  return `${printShort(values[id] as number)}${s.unit && ` ${s.unit}`}`;
-}
-
-/** What was set otherwise than it is at first, in a few words. */
-function summary(m: Manifest, values: SettingValues) {
-  const changed = m.settings.filter((s) => isShown(s.shownWhen, values) && values[s.id] !== s.initial);
-  if (changed.length === 0) return 'as it is at first';
-  return (
-    changed
-      .slice(0, 3)
-      .map((s) =>
-        s.type === 'switch'
-          ? `${s.name.toLowerCase()}: ${valueText(m, values, s.id)}`
-          : s.type === 'amount'
-            ? `${s.symbol.replace('_', '')} = ${valueText(m, values, s.id)}`
-            : valueText(m, values, s.id),
-      )
-      .join(', ') + (changed.length > 3 ? ' …' : '')
   );
 }

@@ -2,9 +2,9 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeAll, expect, test, vi } from 'vitest';
 import { initialSettings, manifestOf, printFixed, printShort, workOut } from '../core';
 import { openRun } from '../core/models';
-import { pictureOfRun, toMetres } from '../scenes/picture';
+import { pictureOfRun, toMetres } from '../picture/picture';
 import { SettingsPanel } from './SettingsPanel';
-import { arrowStep } from './Stage';
+import { arrowStep } from '../picture/Stage';
 
 beforeAll(() => {
   vi.stubGlobal(
@@ -48,7 +48,7 @@ test('a place in the picture is the same place in metres', () => {
   const run = openRun('pendulum', initialSettings(m), 1);
   const frame = run.frame('side');
   const picture = pictureOfRun(m, run.scene(), frame);
-  const bob = toMetres(picture, frame, picture.get('bob.x'), picture.get('bob.y'));
+  const bob = toMetres(picture, picture.get('bob.x'), picture.get('bob.y'));
   expect(Math.hypot(bob.x, bob.y)).toBeCloseTo(1, 12);
   expect(picture.get('bob.radius') / picture.scale).toBeCloseTo(0.02, 12);
 });

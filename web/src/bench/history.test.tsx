@@ -9,7 +9,7 @@ import { neighbourEvent } from './TimeLine';
 import { slowedText, timeText } from './time';
 import type { KeptTrial } from './trials';
 import { TrialsPanel } from './TrialsPanel';
-import { populationNames } from './populations';
+import { populationNames } from './words';
 
 beforeAll(() => {
   vi.stubGlobal(
@@ -50,10 +50,18 @@ test('the histogram counts every molecule, names the gases, and gives the share 
   const run = openRun(gas.id, settings, 3);
   const d = gas.distributions[0];
   render(
-    <HistogramPanel m={gas} run={run} distribution={d} names={populationNames(gas, d, settings)} tagged={false} />,
+    <HistogramPanel
+      m={gas}
+      run={run}
+      distribution={d}
+      names={populationNames(gas, d, settings)}
+      layers={new Set(['tag'])}
+    />,
   );
   expect(screen.getByText(/nitrogen, N₂/).textContent).toContain('800');
   expect(screen.getByText(/helium, He/).textContent).toContain('300');
+  expect(screen.getByText('molecules in each bin')).toBeTruthy();
+  expect(screen.getByText('the tagged molecule')).toBeTruthy();
   const shares = [...document.querySelectorAll('[data-share]')].map((e) => parseFloat(e.textContent!));
   // Above 600 m/s at 300 K: a quarter of nitrogen, nine tenths of helium.
   expect(shares[0]).toBeGreaterThan(19);

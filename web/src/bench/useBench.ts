@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { initialSettings, type Manifest, type SettingValue, type SettingValues } from '../core';
 import { placed, whyNotReplay } from '../core/models';
-import { pictureOfRun, toMetres, type Picture } from '../scenes/picture';
+import { pictureOfRun, toMetres, type LivePicture } from '../picture/picture';
 import type { Shape, Sketch } from './DrawOver';
 import type { KeptTrial, TrialShelf } from './trials';
 import { useRuns } from './useRuns';
@@ -94,9 +94,9 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   const grab = (side: number, handle: string) => {
     if (live.sides[side].run.head() > 0) setTrouble(live.act(side, { type: 'grab', handle }));
   };
-  const move = (side: number, handle: string, picture: Picture, x: number, y: number) => {
+  const move = (side: number, handle: string, x: number, y: number) => {
     const s = live.sides[side];
-    const at = toMetres(picture, s.run.frame(m.views[0].id), x, y);
+    const at = toMetres(pictures[side], x, y);
     if (s.run.head() > 0) live.act(side, { type: 'move', ...at });
     else live.restart({ side, settings: { ...s.settings, ...placed(m.id, handle, at.x, at.y, s.settings) } });
   };
@@ -118,8 +118,8 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   /** A new run with the settings a kept one began with. */
   const repeat = (t: KeptTrial) => restart({ side: 0, settings: t.recipe.settings });
 
-  const pictureOf = (side: number): Picture => {
-    const { run } = live.sides[side];
+  // One of each side, taken once for all that is drawn of this moment.
+  const pictures: LivePicture[] = live.sides.map(({ run }) => {
     const values = run.crowd();
     return pictureOfRun(
       m,
@@ -127,7 +127,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
       run.frame(m.views[0].id),
       run.crowdCount() > 0 ? { values, count: run.crowdCount() } : undefined,
     );
-  };
+  });
   // What was drawn belongs to one moment, and is seen only there.
   const here = (side: number) => (s: Sketch) =>
     s.side === side && Math.abs(s.time - live.sides[side].run.time()) < 1e-3 * m.interval;
@@ -150,7 +150,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     restart,
     load,
     repeat,
-    pictureOf,
+    pictures,
     shapes,
     draw,
     sketches,

@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import { dayAndTime } from '../app/dates';
-import { Shell } from '../app/Shell';
+import { dayAndTime } from '../ui/dates';
+import { Shell } from '../shell/Shell';
 import { Button, Trouble } from '../ui';
 
 const A_PAGE = 100;

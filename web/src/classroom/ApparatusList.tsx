@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { apparatusList, initialSettings } from '../core';
 import { openRun } from '../core/models';
-import { NO_LAYERS, pictureOfRun } from '../scenes/picture';
+import { NO_LAYERS, pictureOfRun } from '../picture/picture';
 import { useApparatus } from '../scenes/useApparatus';
 
 export default function ApparatusList() {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
-import { Shell } from '../app/Shell';
+import { Shell } from '../shell/Shell';
 import { Trouble } from '../ui';
 
 const ApparatusList = lazy(() => import('./ApparatusList'));

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { dayAndTime, isPast, timeOfDay } from '../app/dates';
-import { Shell } from '../app/Shell';
+import { dayAndTime, isPast, timeOfDay } from '../ui/dates';
+import { Shell } from '../shell/Shell';
 import { Trouble } from '../ui';
 import { AssignmentSettings } from './AssignmentSettings';
 

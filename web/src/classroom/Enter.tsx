@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, Problem, type Schemas } from '../api/client';
-import { Mark } from '../app/Shell';
+import { Mark } from '../shell/Shell';
 import { Button, Field, Trouble } from '../ui';
 
 /** Choosing one's secret with a one-time code. The code stands behind the address's #, where no log keeps it. */

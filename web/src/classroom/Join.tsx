@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, Problem } from '../api/client';
 import { Button, Field, Trouble } from '../ui';
-import { Mark } from '../app/Shell';
+import { Mark } from '../shell/Shell';
 
 /** A student's first visit: class code, name, secret; then the user name to come back with. */
 export function Join() {

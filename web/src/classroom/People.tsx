@@ -3,8 +3,8 @@ import { Printer, UserPlus } from 'lucide-react';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import { api, ask, askFile, type Schemas } from '../api/client';
-import { save } from '../app/save';
-import { Shell } from '../app/Shell';
+import { save } from '../ui/save';
+import { Shell } from '../shell/Shell';
 import { Button, Dialog, inputClass, Select, Toggle, Trouble } from '../ui';
 import { OneTimeCode } from './OneTimeCode';
 

@@ -4,7 +4,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { Shell } from '../app/Shell';
+import { Shell } from '../shell/Shell';
 import { Button, menuBox, menuItem, Toggle, Trouble } from '../ui';
 import { OneTimeCode } from './OneTimeCode';
 import { Confirm, Rename, Move, SlipsDialog } from './RosterDialogs';

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, askFile, type Schemas } from '../api/client';
-import { save } from '../app/save';
+import { save } from '../ui/save';
 import { Button, Dialog, Field, Select, Trouble } from '../ui';
 
 type Student = Schemas['Student'];

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import { Button, Field, Trouble } from '../ui';
-import { Mark } from '../app/Shell';
+import { Mark } from '../shell/Shell';
 
 export function SignIn() {
   const queries = useQueryClient();

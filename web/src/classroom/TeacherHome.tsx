@@ -3,8 +3,8 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { dayAndTime, isPast } from '../app/dates';
-import { Shell } from '../app/Shell';
+import { dayAndTime, isPast } from '../ui/dates';
+import { Shell } from '../shell/Shell';
 import { Button, Dialog, Field, Trouble } from '../ui';
 
 /** A teacher's classes and what each is doing. */

@@ -1,5 +1,5 @@
 /** What every apparatus declares, a file each: a page fetches that of the apparatus it shows. */
-import type { Manifest } from './index';
+import type { Manifest } from './types';
 import { once } from './once';
 import index from './generated/apparatus/index.json';
 

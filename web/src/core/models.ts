@@ -1,6 +1,6 @@
 /** The models, for a bench that runs here. Fetched only where one does. */
 import * as door from './generated/bench.js';
-import type { Counted, Distribution, Failure, Recipe, Run, SettingValue, SettingValues } from './index';
+import type { Counted, Distribution, Failure, Recipe, Run, SettingValue, SettingValues } from './types';
 
 export function checkSetting(apparatus: string, setting: string, value: SettingValue) {
   return door.checkSetting(apparatus, setting, value) as { value: SettingValue } | Failure;

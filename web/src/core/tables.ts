@@ -2,7 +2,7 @@
 import * as door from './generated/notebook.js';
 import type { TableDoor } from './generated/notebook';
 import type { Column } from './generated/sheet';
-import type { Failure } from './index';
+import type { Failure } from './types';
 
 /** A column, as it is declared and as a student may have changed it. */
 export type ColumnSpec = Column;

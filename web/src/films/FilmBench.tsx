@@ -1,13 +1,13 @@
 import { Clapperboard, Pause, Play } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { Stage } from '../bench/Stage';
+import { Stage } from '../picture/Stage';
 import { instruments, printFixed } from '../core';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import type { Marker, Placing } from '../instruments/placing';
 import { snapPoints } from '../instruments/snap';
 import type { InstrumentState } from '../instruments/useInstruments';
-import { NO_LAYERS } from '../scenes/picture';
+import { NO_LAYERS } from '../picture/picture';
 import { useApparatus } from '../scenes/useApparatus';
 import { IconButton, Select, Slider } from '../ui';
 import type { Film } from './film';

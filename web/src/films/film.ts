@@ -1,6 +1,6 @@
 import type { Handle, Manifest } from '../core';
 import type { Path } from '../instruments/useInstruments';
-import type { Picture } from '../scenes/picture';
+import type { Picture } from '../picture/picture';
 
 interface Header {
   rate: number;

@@ -1,4 +1,4 @@
-import { save } from '../app/save';
+import { save } from '../ui/save';
 
 /** Scale of a PNG: a graph of a page's width then prints at about 300 dots an inch. */
 const PNG_SCALE = 4;

@@ -1,4 +1,4 @@
-import { useStage, useStageDrag } from '../bench/Stage';
+import { useStage, useStageDrag } from '../picture/Stage';
 import type { Ends } from './placing';
 import { End } from './Tape';
 

@@ -1,6 +1,6 @@
 import { Gauge, ListOrdered, MapPin, Ruler as RulerIcon, Search, Timer, Waypoints, Weight } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { useStage } from '../bench/Stage';
+import { useStage } from '../picture/Stage';
 import { printShort, type Instrument } from '../core';
 import { BeamTimer } from './BeamTimer';
 import { describe } from './describe';
@@ -13,7 +13,7 @@ import { snapTo } from './snap';
 import { SpringScale } from './SpringScale';
 import { Tape } from './Tape';
 import type { InstrumentState } from './useInstruments';
-import type { Picture } from '../scenes/picture';
+import type { Picture } from '../picture/picture';
 
 /** The instruments that lie over a picture. `content` is the id of the group that the magnifier enlarges. */
 export function InstrumentLayer({

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { arrowStep, useStage, useStageDrag } from '../bench/Stage';
+import { arrowStep, useStage, useStageDrag } from '../picture/Stage';
 
 const POWER = 4;
 const RADIUS = 75;

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { arrowStep, useStage } from '../bench/Stage';
-import type { Picture } from '../scenes/picture';
+import { arrowStep, useStage } from '../picture/Stage';
+import type { Picture } from '../picture/picture';
 import type { InstrumentState } from './useInstruments';
 
 /** One mark for each frame: click where the thing is; marks of other frames stay in sight, faint. */

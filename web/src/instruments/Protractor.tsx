@@ -1,4 +1,4 @@
-import { arrowStep, useStage, useStageDrag } from '../bench/Stage';
+import { arrowStep, useStage, useStageDrag } from '../picture/Stage';
 
 interface Place {
   x: number;

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { arrowStep, useStage, useStageDrag } from '../bench/Stage';
+import { arrowStep, useStage, useStageDrag } from '../picture/Stage';
 import type { Instrument } from '../core';
 import type { Straight } from './placing';
 

@@ -1,4 +1,4 @@
-import { arrowStep, useStage, useStageDrag } from '../bench/Stage';
+import { arrowStep, useStage, useStageDrag } from '../picture/Stage';
 import type { Instrument } from '../core';
 import type { Ends } from './placing';
 import { snapTo } from './snap';

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { initialSettings, instruments, manifestOf, uncertaintyOf } from '../core';
 import { openRun } from '../core/models';
-import { pictureOfRun } from '../scenes/picture';
+import { pictureOfRun } from '../picture/picture';
 import { describe } from './describe';
 import { freshPlacing } from './placing';
 import { snapPoints, snapTo } from './snap';

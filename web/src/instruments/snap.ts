@@ -1,5 +1,5 @@
 import type { Manifest } from '../core';
-import type { Picture } from '../scenes/picture';
+import type { Picture } from '../picture/picture';
 import type { Marker } from './placing';
 
 interface Point {

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { instruments as all, lightGate, shownBy, type Instrument, type Manifest, type Run } from '../core';
-import type { Picture } from '../scenes/picture';
+import type { LivePicture, Picture } from '../picture/picture';
 import type { Marker, Placing } from './placing';
 
 /** A body's path in picture elements. */
@@ -69,7 +69,7 @@ export function displayFor(list: Display[], unit: string) {
 }
 
 /** Instruments on a live bench. */
-export function useInstruments(m: Manifest, picture: Picture, run: Run, lab?: string[]): InstrumentState {
+export function useInstruments(m: Manifest, picture: LivePicture, run: Run, lab?: string[]): InstrumentState {
   const [placing, setPlacing] = useState<Placing>(() =>
     Object.fromEntries(
       // What a lab wants to be read off a gauge hangs there from the beginning.
@@ -78,7 +78,7 @@ export function useInstruments(m: Manifest, picture: Picture, run: Run, lab?: st
   );
   const [markers, setMarkers] = useState<Marker[]>([]);
   const tray = useMemo(() => all.filter((i) => (lab ?? m.instruments).includes(i.id)), [m, lab]);
-  const frame = run.frame(m.views[0].id);
+  const { frame } = picture;
   return {
     tray,
     picture,

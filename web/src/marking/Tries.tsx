@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../api/client';
-import { dayAndTime } from '../app/dates';
+import { dayAndTime } from '../ui/dates';
 import type { BlockOf } from '../core';
 import { Button, Trouble } from '../ui';
 

@@ -2,7 +2,7 @@ import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { askFile } from '../api/client';
-import { save } from '../app/save';
+import { save } from '../ui/save';
 import type { Worked } from '../core';
 import { Button, menuBox, menuItem } from '../ui';
 import type { NotebookTable } from './table';

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { expect, test, vi } from 'vitest';
 import { ErrorBoundary } from 'react-error-boundary';
-import { Mishap } from '../app/Mishap';
+import { Mishap } from '../shell/Mishap';
 import { workOut, Worktable, type ColumnSpec } from '../core';
 import { ColumnDialog } from './ColumnDialog';
 import { GraphView } from '../graph/GraphView';

@@ -1,5 +1,5 @@
 import { once } from '../core/once';
-import type { Scene } from './picture';
+import type { Scene } from '../picture/picture';
 
 /** The drawing of every apparatus, fetched where it is shown: a folder here named like its id. */
 const files = import.meta.glob<{ default: Scene }>('./*/scene.tsx');

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { apparatusList } from '../core';
 import { drawn, sceneOf } from './index';
-import type { PropsOf } from './picture';
+import type { PropsOf } from '../picture/picture';
 
 test('every apparatus has a drawing, and every drawing an apparatus', async () => {
   expect([...drawn].sort()).toEqual(apparatusList.map((a) => a.id).sort());

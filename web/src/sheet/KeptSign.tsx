@@ -1,4 +1,4 @@
-import { timeOfDay } from '../app/dates';
+import { timeOfDay } from '../ui/dates';
 import type { Keeping } from '../notebook/journal';
 
 /** The truth about where the data are. */

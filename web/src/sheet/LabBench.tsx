@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
 import { HistogramPanel } from '../bench/HistogramPanel';
-import { populationNames } from '../bench/populations';
+import { populationNames } from '../bench/words';
 import { Readouts } from '../bench/Readouts';
 import { SettingsPanel } from '../bench/SettingsPanel';
 import { ShowMenu } from '../bench/ShowMenu';
@@ -47,7 +47,7 @@ function useJournalShelf(journal: Journal, block: string, readOnly: boolean): Tr
   };
 }
 
-/** Every work has chance of its own: two students' molecules don't fly alike. */
+/** Every work has chance of its own: what is random doesn't come out alike for two students. */
 function seedOf(work: string) {
   return parseInt(work.replaceAll('-', '').slice(-7), 16) || 1;
 }
@@ -90,7 +90,7 @@ export function LabBench({
   const bench = useBench(m, shelf, block.setup, seedOf(journal.work));
   const { live } = bench;
   const { run, settings } = live.sides[0];
-  const instruments = useInstruments(m, bench.pictureOf(0), run, block.instruments);
+  const instruments = useInstruments(m, bench.pictures[0], run, block.instruments);
   const [left, setLeft] = useState<'settings' | 'trials'>('settings');
   const [layers, setLayers] = useState<string[]>(block.layers);
   const [tool, setTool] = useState<Tool | null>(null);
@@ -100,7 +100,7 @@ export function LabBench({
   const layerSet = useMemo(() => new Set(layers), [layers]);
   const bins = m.distributions.filter((d) => block.histograms.includes(d.id));
   // An upright picture leaves room beside it for the histogram, a lying one below.
-  const picture = bench.pictureOf(0);
+  const [picture] = bench.pictures;
   const upright = picture.width < 1.6 * picture.height;
 
   const tell = useRef(onNow);
@@ -233,7 +233,7 @@ export function LabBench({
                 run={run}
                 distribution={d}
                 names={populationNames(m, d, settings)}
-                tagged={layerSet.has('tag')}
+                layers={layerSet}
                 tall={upright}
               />
             ))}

@@ -1,7 +1,7 @@
 import { FileText } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { askReport } from '../api/client';
-import { save } from '../app/save';
+import { save } from '../ui/save';
 import { workOut, type BlockOf, type Sheet, type Sketched } from '../core';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
 import type { Fitted, GraphChoice } from '../graph/model';

@@ -3,7 +3,7 @@ import { ArrowLeft } from 'lucide-react';
 import { use, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { dayAndTime } from '../app/dates';
+import { dayAndTime } from '../ui/dates';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
 import { tableOf } from '../notebook/table';
 import type { Journal, Slots } from '../notebook/journal';

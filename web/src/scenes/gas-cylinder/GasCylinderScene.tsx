@@ -1,4 +1,4 @@
-import type { PaintOf, PropsOf } from '../picture';
+import type { PaintOf, PropsOf } from '../../picture/picture';
 
 /** How much larger than life molecules are drawn on request. */
 const LARGER = 4;

@@ -1,4 +1,4 @@
-import type { PropsOf } from '../picture';
+import type { PropsOf } from '../../picture/picture';
 
 const COILS = 16;
 

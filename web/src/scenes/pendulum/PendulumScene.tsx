@@ -1,4 +1,4 @@
-import type { PropsOf } from '../picture';
+import type { PropsOf } from '../../picture/picture';
 
 /** Bracket, cord and bob in proportion, as a technical drawing. */
 export function PendulumScene({ picture }: PropsOf<'pendulum'>) {

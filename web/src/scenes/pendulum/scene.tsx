@@ -1,4 +1,4 @@
-import type { SceneOf } from '../picture';
+import type { SceneOf } from '../../picture/picture';
 import { PendulumScene } from './PendulumScene';
 
 export default { Drawing: PendulumScene } satisfies SceneOf<'pendulum'>;

@@ -1,4 +1,4 @@
-import type { PropsOf } from '../picture';
+import type { PropsOf } from '../../picture/picture';
 
 /** Blades of the propeller as seen from the side: a disc at speed, two blades at rest. */
 const BLADE = 0.075;

@@ -1,4 +1,4 @@
-import type { SceneOf } from '../picture';
+import type { SceneOf } from '../../picture/picture';
 import { PropellerGliderScene } from './PropellerGliderScene';
 
 export default { Drawing: PropellerGliderScene } satisfies SceneOf<'propeller-glider'>;

@@ -13,6 +13,11 @@ public final class Distribution extends Declared {
     private double typicalMax = 1;
     private List<Choice<?>> populations = List.of();
     private List<String> marks = List.of();
+    private int decimals = 2;
+    private String counted = "values";
+    private String together = "all";
+    private Layer followedOn;
+    private String followed = "";
 
     Distribution(Declaration owner, String id, String symbol, String name, String unit) {
         super(owner, id, name);
@@ -46,6 +51,29 @@ public final class Distribution extends Declared {
         return this;
     }
 
+    /** How many decimals its marked values are written with. */
+    public Distribution decimals(int n) {
+        stillOpen();
+        decimals = n;
+        return this;
+    }
+
+    /** Names what is counted, in the plural, and what all kinds of it are called together. */
+    public Distribution counting(String things, String all) {
+        stillOpen();
+        counted = things;
+        together = all;
+        return this;
+    }
+
+    /** Names the one whose value is marked while a layer is shown. */
+    public Distribution follows(String name, Layer layer) {
+        stillOpen();
+        followed = name;
+        followedOn = layer;
+        return this;
+    }
+
     /** How many values are marked. */
     public int markCount() {
         return marks.size();
@@ -59,6 +87,12 @@ public final class Distribution extends Declared {
     void check(Manifest all, Faults faults) {
         faults.readable(this, unit);
         populations.forEach(c -> faults.known(this, c, all.settings()));
+        if (!followed.isEmpty()) {
+            faults.known(this, followedOn, all.layers());
+        }
+        if (decimals < 0 || decimals > 9) {
+            faults.add(this, "has 0 to 9 decimals, not " + decimals);
+        }
         if (!(typicalMax > 0)) {
             faults.add(this, "needs a scale that ends above 0");
         }
@@ -66,7 +100,8 @@ public final class Distribution extends Declared {
 
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "symbol", symbol, "name", name(), "unit", unit, "typicalMax", typicalMax,
-                "populations", populations.stream().map(Declared::id).toList(), "marks", marks, "perSi",
-                1 / Units.parse(unit).factor());
+                "populations", populations.stream().map(Declared::id).toList(), "marks", marks, "decimals",
+                decimals, "counted", counted, "together", together, "followed", followed, "followedOn",
+                followedOn == null ? "" : followedOn.id(), "perSi", 1 / Units.parse(unit).factor());
     }
 }

@@ -12,6 +12,7 @@ import cauldron.core.apparatus.Experiment;
 import cauldron.core.apparatus.Flag;
 import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Handle;
+import cauldron.core.apparatus.Layer;
 import cauldron.core.apparatus.Place;
 import cauldron.core.apparatus.Placing;
 import cauldron.core.apparatus.Settings;
@@ -89,10 +90,9 @@ public final class GasCylinder extends Apparatus {
             .decimals(1);
     final Channel notTaken = channel("not-taken", "Q_n", "Heat the cooler could not take", "aJ").typically(0, 50).decimals(4);
 
-    final Distribution speeds = distribution("speeds", "v", "Speed", "m/s").upTo(1500).of(gas1, gas2)
-            .marks("most probable", "mean", "root mean square");
-    final Distribution energies = distribution("energies", "ε", "Kinetic energy", "zJ").upTo(25).of(gas1, gas2)
-            .marks("most probable", "mean", "root mean square");
+    final Layer tagged = layer("tag", "Tagged molecule");
+    final Distribution speeds = spread(distribution("speeds", "v", "Speed", "m/s").upTo(1500).decimals(0));
+    final Distribution energies = spread(distribution("energies", "ε", "Kinetic energy", "zJ").upTo(25));
 
     final Event tagMeetsAnother = event("tag-pair", "the tagged molecule meets another");
     final Event tagMeetsWall = event("tag-wall", "the tagged molecule meets a wall");
@@ -129,12 +129,16 @@ public final class GasCylinder extends Apparatus {
                 + "their energy, and how their speeds are spread.",
                 "gas", "pressure", "temperature", "molecules", "diffusion", "energy");
         time(1e-12, 1e-10, "ps");
-        layer("tag", "Tagged molecule");
         layer("path", "Path of the tagged molecule").trail(tagX, tagY);
-        layer("large", "Molecules drawn larger than life");
+        layer("large", "Molecules drawn larger than life").note("molecules drawn 4 times larger than life");
         tray("fine-ruler", "stopwatch", "pressure-gauge", "thermometer");
         slips("The lighter gas taken for the hotter one", "All molecules taken to be equally fast",
                 "Pressure taken to come from speed alone");
+    }
+
+    private Distribution spread(Distribution values) {
+        return values.of(gas1, gas2).counting("molecules", "both gases").follows("the tagged molecule", tagged)
+                .marks("most probable", "mean", "root mean square");
     }
 
     private Choice<Gas> gas(String id, String name) {

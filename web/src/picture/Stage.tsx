@@ -14,7 +14,7 @@ import {
 } from 'react';
 import { flushSync } from 'react-dom';
 import { IconButton } from '../ui';
-import type { Picture } from '../scenes/picture';
+import type { Picture } from './picture';
 
 interface StageView {
   /** Screen pixels per picture element. */

@@ -13,6 +13,11 @@ export interface Picture<Field extends string = string> {
   crowd?: { values: Float64Array; count: number; left: number; top: number };
 }
 
+/** The picture of a run, which knows where in the apparatus it looks: left, bottom, width and height in metres. */
+export interface LivePicture extends Picture {
+  frame: Float64Array;
+}
+
 /** Which of an apparatus's layers are to be drawn; none in a film. */
 export interface Layers<Layer extends string = string> {
   has(layer: Layer): boolean;
@@ -66,13 +71,14 @@ export function pictureOfRun(
   scene: Float64Array,
   frame: Float64Array,
   crowd?: { values: Float64Array; count: number },
-): Picture {
+): LivePicture {
   const scale = LONGER_SIDE / Math.max(frame[2], frame[3]);
   const index = new Map(m.scene.map((f, i) => [f.id, i]));
   return {
     width: frame[2] * scale,
     height: frame[3] * scale,
     scale,
+    frame,
     crowd: crowd && { ...crowd, left: frame[0], top: frame[1] + frame[3] },
     get(field) {
       const i = index.get(field)!;
@@ -85,6 +91,6 @@ export function pictureOfRun(
 }
 
 /** From a place in the picture back to metres. */
-export function toMetres(picture: Picture, frame: Float64Array, x: number, y: number) {
+export function toMetres({ frame, ...picture }: LivePicture, x: number, y: number) {
   return { x: frame[0] + x / picture.scale, y: frame[1] + frame[3] - y / picture.scale };
 }

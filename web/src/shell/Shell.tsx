@@ -1,7 +1,7 @@
 import { KeyRound, LogOut } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { MySecret } from '../classroom/MySecret';
+import { MySecret } from './MySecret';
 import { Button } from '../ui';
 import { useMe, useSignOut } from './session';
 

@@ -1,0 +1,76 @@
+/** Units, numbers and instruments, as the core reads and writes them. */
+import * as door from './generated/notebook.js';
+import type { Failure, Instrument, Manifest, SettingValues } from './types';
+
+export const instruments = door.instruments() as Instrument[];
+
+/** Whether something declared with `shownWhen` (`setting=value`) is to be shown now. */
+export function isShown(shownWhen: string, values: SettingValues) {
+  const [id, value] = shownWhen.split('=');
+  return !shownWhen || String(values[id]) === value;
+}
+export function initialSettings(m: Manifest): SettingValues {
+  return Object.fromEntries(m.settings.map((s) => [s.id, s.initial]));
+}
+export function readUnit(text: string) {
+  return door.readUnit(text) as { symbol: string; nice: string } | Failure;
+}
+/** Typed numbers said in another unit. */
+export function convert(typed: string[], from: string, to: string, uncertainties = false) {
+  return door.convert(typed, from, to, uncertainties) as { texts: string[] } | Failure;
+}
+/** A place on an axis in another unit. */
+export function inUnit(value: number, from: string, to: string) {
+  return door.inUnit(value, from, to) as { value: number } | Failure;
+}
+/** How far a value read with some instruments (`ruler:10` is graduated in ten divisions) may be off, in a column's unit; undefined where none measures that. */
+export function uncertaintyOf(lying: string[], columnUnit: string) {
+  const answer = door.uncertainty(lying, columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;
+  return 'text' in answer && answer.text
+    ? { instrument: answer.instrument!, name: answer.name!, text: answer.text }
+    : undefined;
+}
+/** What an instrument shows, and how that is written in a column's unit. */
+export function shownBy(instrument: string, si: number, columnUnit: string) {
+  return door.shown(instrument, si, columnUnit) as { text: string; unit: string; typed: string } | Failure;
+}
+/** Passages of a path through a beam by a time, and the last whole period. */
+export function lightGate(
+  path: { values: Float64Array; n: number; interval: number },
+  beam: { x1: number; y1: number; x2: number; y2: number },
+  time: number,
+) {
+  const [passages, period] = door.lightGate(
+    path.values,
+    path.n,
+    path.interval,
+    beam.x1,
+    beam.y1,
+    beam.x2,
+    beam.y2,
+    time,
+  );
+  return { passages, period };
+}
+/** A value held against another, in words; NaN for no uncertainty. */
+export function compareValues(
+  value: number,
+  u: number,
+  unit: string,
+  reference: number,
+  uReference: number,
+  referenceUnit: string,
+) {
+  return door.compare(value, u, unit, reference, uReference, referenceUnit) as
+    { differenceText: string; percentText: string; agree: boolean; words: string } | Failure;
+}
+/** How many of some settings differ, as the server counts them, too. */
+export function distinct(settings: unknown[]) {
+  return door.distinct(settings) as number;
+}
+export function readNumber(typed: string) {
+  return door.readNumber(typed) as { value: number } | Failure;
+}
+export const printFixed = door.printFixed;
+export const printShort = door.printShort;
+export const countWords = door.words;
