@@ -1,4 +1,4 @@
-import type { SceneOf } from '../picture';
+import type { SceneOf } from '../../picture/picture';
 
 /** A wire bent to a parabola, and the bead on it. */
 export default {
