@@ -90,7 +90,7 @@ export function PictureNote({ bench, layers }: { bench: BenchState; layers: Read
   const slowed = slowedText(bench.m);
   const notes = bench.m.layers.filter((l) => l.note && layers.has(l.id)).map((l) => l.note);
   return (
-    <span className="ml-auto px-2 text-fine text-soft">
+    <span className="rounded-house bg-sheet/80 px-2 text-fine text-soft">
       {[squareText(bench.pictures[0]), slowed, ...(notes.length ? notes : slowed ? ['drawn to scale'] : [])]
         .filter(Boolean)
         .join(' · ')}

@@ -22,14 +22,12 @@ export function HistogramPanel({
   distribution: d,
   names,
   layers,
-  tall,
 }: {
   m: Manifest;
   run: Run;
   distribution: Distribution;
   names: string[];
   layers: ReadonlySet<string>;
-  tall?: boolean;
 }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
@@ -51,7 +49,7 @@ export function HistogramPanel({
   }
   const shown = which.filter((p) => counted[p].n > 0 && (alone === ALL || alone === String(p)));
   const top = Math.max(5, ...shown.map((p) => 1.25 * Math.max(...counted[p].curve)));
-  const H = Math.max(120, Math.min((tall ? 0.62 : 0.42) * W, 15 * type));
+  const H = Math.max(120, Math.min(0.55 * W, 15 * type));
   const PAD = { left: 3.6 * type, right: 1.2 * type, top: 2.2 * type, bottom: 2.4 * type };
   const x = scaleLinear([0, end.current], [PAD.left, W - PAD.right]);
   const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top]).clamp(true);
@@ -215,7 +213,7 @@ export function HistogramPanel({
         />
       </svg>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-fine">
-        <span className="inline-flex min-w-56 flex-1 items-center gap-2">
+        <span className="inline-flex min-w-56 flex-1 flex-wrap items-center gap-x-2">
           <span className="whitespace-nowrap">
             above <span className="mono">{printShort(Number(limit.toPrecision(3)))}</span> {d.unit}
           </span>

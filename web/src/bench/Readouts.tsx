@@ -3,14 +3,27 @@ import { printFixed, type Channel, type Manifest } from '../core';
 import { Symbol } from '../ui';
 import { useSize } from '../ui/useSize';
 
-/** Chosen channels as large figures. */
-export function Readouts({ m, shown, values }: { m: Manifest; shown: string[]; values: Float64Array }) {
+/** Chosen channels as large figures, one below the other or, `lying`, beside one another. */
+export function Readouts({
+  m,
+  shown,
+  values,
+  lying,
+}: {
+  m: Manifest;
+  shown: string[];
+  values: Float64Array;
+  lying?: boolean;
+}) {
   return (
-    <dl className="flex flex-col">
+    <dl className={lying ? 'flex flex-wrap gap-x-6' : 'flex flex-col'}>
       {m.channels.map(
         (c, i) =>
           shown.includes(c.id) && (
-            <div key={c.id} className="flex flex-wrap items-baseline justify-between gap-x-3 border-b py-1.5">
+            <div
+              key={c.id}
+              className={`flex flex-wrap items-baseline justify-between gap-x-3 ${lying ? '' : 'border-b py-1.5'}`}
+            >
               <dt className="text-fine text-soft">
                 {c.name}, <Symbol text={c.symbol} />
               </dt>

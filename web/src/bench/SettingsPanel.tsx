@@ -17,6 +17,8 @@ interface Props {
   values: SettingValues;
   onChange: (id: string, value: SettingValue) => void;
   only?: string[];
+  /** Beside one another, for a band below a picture; without headings. */
+  lying?: boolean;
 }
 
 /** Settings as the manifest declares them, all or `only` some: slider and typed value, choice, switch. */
@@ -33,12 +35,22 @@ const Panel = memo(
   (a, b) =>
     a.m === b.m &&
     a.only === b.only &&
+    a.lying === b.lying &&
     a.onChange === b.onChange &&
     JSON.stringify(a.values) === JSON.stringify(b.values),
 );
 
-function PanelNow({ m, values, onChange, only }: Props) {
+function PanelNow({ m, values, onChange, only, lying }: Props) {
   const shown = m.settings.filter((s) => isShown(s.shownWhen, values) && (!only || only.includes(s.id)));
+  const one = (s: Setting) => (
+    <OneSetting key={s.id} m={m} s={s} value={values[s.id]} onChange={(v) => onChange(s.id, v)} />
+  );
+  if (lying)
+    return (
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] items-start gap-x-6 gap-y-1">
+        {shown.map(one)}
+      </div>
+    );
   const groups = [...new Set(shown.map((s) => s.group))];
   return (
     <div className="flex flex-col gap-3">
@@ -47,11 +59,7 @@ function PanelNow({ m, values, onChange, only }: Props) {
           {group && (
             <h3 className="border-t pt-2.5 text-fine font-semibold text-soft first-letter:uppercase">{group}</h3>
           )}
-          {shown
-            .filter((s) => s.group === group)
-            .map((s) => (
-              <OneSetting key={s.id} m={m} s={s} value={values[s.id]} onChange={(v) => onChange(s.id, v)} />
-            ))}
+          {shown.filter((s) => s.group === group).map(one)}
         </section>
       ))}
     </div>

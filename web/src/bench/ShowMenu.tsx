@@ -12,17 +12,19 @@ export function ShowMenu({
   chosen,
   onChange,
   icon,
+  small,
 }: {
   title: string;
   items: { id: string; name: string }[];
   chosen: string[];
   onChange: (c: string[]) => void;
   icon: ReactNode;
+  small?: boolean;
 }) {
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <Button title={title}>
+        <Button title={title} small={small}>
           {icon}
           <span className={icon ? WORD : ''}>{title}</span>
         </Button>

@@ -4,6 +4,7 @@ import { Button, IconButton, Select } from '../ui';
 import { StopAtMenu } from './StopAtMenu';
 import { neighbourEvent, TimeLine } from './TimeLine';
 import { timeText } from './time';
+import type { Act } from '../core';
 import type { Picture } from '../picture/picture';
 import type { BenchState } from './useBench';
 
@@ -20,7 +21,7 @@ const SPEEDS: [number, string][] = [
 ];
 
 /** Whether an act is offered now: its flag of the scene stands as it should. */
-function offered(shownWhen: string, picture: Picture) {
+function offered({ shownWhen }: Act, picture: Picture) {
   const [flag, value] = shownWhen.split('=');
   return !shownWhen || String(picture.get(flag)) === value;
 }
@@ -50,12 +51,19 @@ const Buttons = memo(function Buttons({
   begun: boolean;
   atStart: boolean;
   more: boolean;
-  acts: { id: string; name: string }[];
+  acts: Act[];
   offered: string;
 }) {
+  const possible = acts.filter((a) => ids.split(' ').includes(a.id));
+  const next = possible.find((a) => a.leads);
   return (
     <>
-      <Button kind="main" className="w-24" onClick={hands.play}>
+      {next && (
+        <Button kind="main" onClick={() => hands.perform(next.id)}>
+          {next.name}
+        </Button>
+      )}
+      <Button kind={next ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play}>
         {playing ? (
           <>
             <Pause size={16} />
@@ -115,8 +123,8 @@ const Buttons = memo(function Buttons({
           <SkipForward size={15} />
         </IconButton>
       </span>
-      {acts
-        .filter((a) => ids.split(' ').includes(a.id))
+      {possible
+        .filter((a) => a !== next)
         .map((a) => (
           <Button key={a.id} onClick={() => hands.perform(a.id)}>
             {a.name}
@@ -150,7 +158,12 @@ export function Transport({
         const to = neighbourEvent(now.current.live.sides[0].run, by);
         if (to !== null || by < 0) now.current.live.seek(to ?? 0);
       },
-      perform: (act) => now.current.live.sides.forEach((_, i) => now.current.perform(i, act)),
+      perform: (act) => {
+        const { live: runs, m: its, perform } = now.current;
+        runs.sides.forEach((_, i) => perform(i, act));
+        // What had to be done before anything moves is done to see it move.
+        if (its.acts.find((a) => a.id === act)?.leads) runs.play(true);
+      },
     }),
     [],
   );
@@ -161,54 +174,55 @@ export function Transport({
   };
   const loopName = !live.loop ? 'Loop: begin here' : live.loop.to === Infinity ? 'Loop: end here' : 'Leave the loop';
   return (
-    <footer
-      className="col-span-full flex flex-wrap items-center gap-x-2 gap-y-1.5 border-t bg-sheet px-3 py-2"
-      aria-label="Transport"
-    >
-      <Buttons
-        hands={hands}
-        compact={!!compact}
-        playing={live.playing}
-        begun={begun}
-        atStart={run.time() === 0}
-        more={begun && neighbourEvent(run, 1) !== null}
-        acts={m.acts}
-        offered={m.acts
-          .filter((act) => offered(act.shownWhen, bench.pictures[0]))
-          .map((act) => act.id)
-          .join(' ')}
-      />
-      <TimeLine
-        m={m}
-        run={run}
-        loop={live.loop && { from: live.loop.from, to: Math.min(live.loop.to, run.time()) }}
-        onSeek={live.seek}
-        disabled={!begun}
-      />
-      <output className="mono min-w-22 text-right text-lead font-semibold whitespace-nowrap" data-testid="time">
-        {timeText(m, run.time())}
-      </output>
-      <IconButton
-        label={loopName}
-        aria-pressed={!!live.loop}
-        className={live.loop ? 'border-plum! text-plum!' : ''}
-        onClick={loop}
-        disabled={!begun}
-      >
-        <Repeat size={15} />
-      </IconButton>
-      <Select
-        label="Speed"
-        hideLabel={compact}
-        value={String(live.speed)}
-        onChange={(v) => live.setSpeed(Number(v))}
-        options={SPEEDS.map(([s, name]) => ({ id: String(s), name: `${name}×` }))}
-      />
-      <StopAtMenu m={m} onStopAt={live.stopAt} begun={begun} />
-      {children}
-      <span className="sr-only" role="status">
-        {live.stopped ? `Stopped at ${timeText(m, run.time())}` : ''}
-      </span>
+    <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+        <Buttons
+          hands={hands}
+          compact={!!compact}
+          playing={live.playing}
+          begun={begun}
+          atStart={run.time() === 0}
+          more={begun && neighbourEvent(run, 1) !== null}
+          acts={m.acts}
+          offered={m.acts
+            .filter((act) => offered(act, bench.pictures[0]))
+            .map((act) => act.id)
+            .join(' ')}
+        />
+        <span className="flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full">
+          <TimeLine
+            m={m}
+            run={run}
+            loop={live.loop && { from: live.loop.from, to: Math.min(live.loop.to, run.time()) }}
+            onSeek={live.seek}
+            disabled={!begun}
+          />
+          <output className="mono min-w-22 text-right text-lead font-semibold whitespace-nowrap" data-testid="time">
+            {timeText(m, run.time())}
+          </output>
+        </span>
+        <IconButton
+          label={loopName}
+          aria-pressed={!!live.loop}
+          className={live.loop ? 'border-plum! text-plum!' : ''}
+          onClick={loop}
+          disabled={!begun}
+        >
+          <Repeat size={15} />
+        </IconButton>
+        <Select
+          label="Speed"
+          hideLabel={compact}
+          value={String(live.speed)}
+          onChange={(v) => live.setSpeed(Number(v))}
+          options={SPEEDS.map(([s, name]) => ({ id: String(s), name: `${name}×` }))}
+        />
+        <StopAtMenu m={m} onStopAt={live.stopAt} begun={begun} />
+        {children}
+        <span className="sr-only" role="status">
+          {live.stopped ? `Stopped at ${timeText(m, run.time())}` : ''}
+        </span>
+      </div>
     </footer>
   );
 }

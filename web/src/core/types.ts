@@ -68,6 +68,13 @@ export interface SceneField {
   kind: 'x' | 'y' | 'length' | 'flag';
   filmed: boolean;
 }
+export interface Act {
+  id: string;
+  name: string;
+  shownWhen: string;
+  /** Whether it is what to do next while it is possible. */
+  leads: boolean;
+}
 export interface Layer {
   id: string;
   name: string;
@@ -96,10 +103,11 @@ export interface Manifest {
   channels: Channel[];
   distributions: Distribution[];
   events: { id: string; name: string }[];
-  views: { id: string; name: string }[];
+  /** With the width over the height of what each shows at first. */
+  views: { id: string; name: string; aspect: number }[];
   scene: SceneField[];
   handles: Handle[];
-  acts: { id: string; name: string; shownWhen: string }[];
+  acts: Act[];
   layers: Layer[];
   instruments: string[];
   /** Which channel an instrument is hooked into here. */

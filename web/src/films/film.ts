@@ -1,3 +1,4 @@
+import type { Placing } from '../instruments/placing';
 import type { Handle, Manifest } from '../core';
 import type { Path } from '../instruments/useInstruments';
 import type { Picture } from '../picture/picture';
@@ -11,6 +12,14 @@ interface Header {
   fineness: number;
   still: Record<string, number>;
   moving: string[];
+}
+
+/** What is looked at of a recording, and what lies on it. */
+export interface FilmPlace {
+  trial: string | null;
+  view: string;
+  frame: number;
+  placing: Placing;
 }
 
 /** A recording as it came: frames of places in the picture, nothing else. */

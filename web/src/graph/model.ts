@@ -1,5 +1,5 @@
 import { scaleLinear, scaleLog } from 'd3-scale';
-import type { ColumnResult, ColumnSpec, FitAsked, FitResult, TableSpec, Worked } from '../core';
+import type { BlockOf, ColumnResult, ColumnSpec, FitAsked, FitResult, TableSpec, Worked } from '../core';
 import { symbolText } from '../ui';
 
 /** A fit on a graph, of one of its series. */
@@ -37,6 +37,11 @@ export interface GraphChoice {
   bins?: { start?: number; width?: number };
   /** Whether the sealed sketch is kept from view. */
   noSketch?: boolean;
+}
+
+/** How a graph is looked at: as the notebook says, else as the lab opens it. */
+export function lookOf(block: BlockOf<'graph'>, kept: GraphChoice | undefined): GraphChoice {
+  return kept ?? { origin: true, ...(block.along && { x: block.along }), ...(block.up && { y: block.up }) };
 }
 
 export type GraphColumn = ColumnSpec & { result: ColumnResult };

@@ -23,7 +23,7 @@ export function InstrumentStrip({
   const put = (more: object) => s.setPlacing({ ...s.placing, ...more });
   return (
     <div
-      className="flex flex-wrap items-center gap-2 border-t bg-sheet px-3 py-1 text-fine"
+      className="flex flex-wrap items-center gap-2 bg-sheet px-3 py-1 text-fine"
       role="group"
       aria-label="Instruments in use"
     >

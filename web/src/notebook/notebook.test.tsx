@@ -84,10 +84,11 @@ test('each change can be taken back and done again, typing in a cell as one', as
     return null;
   }
   render(<Harness />);
-  const now = () => tableOf(journal, { id: 't', columns: start }).rows.map((r) => [r.cells.L, r.cells.t, r.out ?? '']);
-  const ops = () => tableOps(tableOf(journal, { id: 't', columns: start }), seen.edits!);
+  const now = () =>
+    tableOf(journal.all(), { id: 't', columns: start }).rows.map((r) => [r.cells.L, r.cells.t, r.out ?? '']);
+  const ops = () => tableOps(tableOf(journal.all(), { id: 't', columns: start }), seen.edits!);
   act(() => ops().paste(0, 'L', [['1', '2'], ['3', '4', 'too far'], ['5']]));
-  const [, second, third] = tableOf(journal, { id: 't', columns: start }).rows.map((r) => r.id);
+  const [, second, third] = tableOf(journal.all(), { id: 't', columns: start }).rows.map((r) => r.id);
   for (const text of ['6', '61', '61.2'])
     act(() => seen.edits!.apply([{ slot: `cell/${third}/t`, value: { text } }], `cell/${third}/t`));
   act(() => ops().leaveOut(second, 'slipped'));
@@ -122,7 +123,7 @@ test('a new row never wears the cells of a deleted one', () => {
     return null;
   }
   render(<Harness />);
-  const now = () => tableOf(journal, { id: 't', columns: columns.slice(1, 3) });
+  const now = () => tableOf(journal.all(), { id: 't', columns: columns.slice(1, 3) }, journal.writer);
   act(() => tableOps(now(), seen.edits!).paste(0, 'L', [['1'], ['2']]));
   act(() => tableOps(now(), seen.edits!).deleteRow(now().rows[1].id));
   act(() => tableOps(now(), seen.edits!).insertRow(1));
@@ -131,7 +132,8 @@ test('a new row never wears the cells of a deleted one', () => {
     [3, ''],
   ]);
   // Rows of another tab have other ids, though both count from the same.
-  const elsewhere = tableOf(new Journal('w-rows', {}), { id: 't', columns: columns.slice(1, 3) });
+  const other = new Journal('w-rows', {});
+  const elsewhere = tableOf(other.all(), { id: 't', columns: columns.slice(1, 3) }, other.writer);
   expect(nextRow(elsewhere)).not.toBe(now().rows[0].id);
 });
 

@@ -1,6 +1,6 @@
 import type { ColumnSpec, RowSpec, TableSpec } from '../core';
 import type { Placing } from '../instruments/placing';
-import type { Change, Journal } from './journal';
+import type { Change, Slots } from './journal';
 
 /** How a value was read: trial, frame, and where the instruments lay. */
 export interface Reading {
@@ -34,12 +34,13 @@ export interface TableBlock {
   uncertaintiesHidden?: boolean;
 }
 
-/** A table of the notebook as the core takes it, from the journal's slots. */
+/** A table of the notebook as the core takes it, from all that was written; `writer` tells this tab from others. */
 export function tableOf(
-  journal: Journal,
+  all: Slots,
   { id: block, columns: start, unitsAsked, uncertaintiesHidden }: TableBlock,
+  writer?: string,
 ): NotebookTable {
-  const slots = journal.all()[block] ?? {};
+  const slots = all[block] ?? {};
   const columns = (slots.columns?.columns as ColumnSpec[] | undefined) ?? start;
   const order = (slots.rows?.order as string[] | undefined) ?? [];
   const cells: Record<string, Cell> = {};
@@ -61,7 +62,7 @@ export function tableOf(
     unitsAsked,
     uncertaintiesHidden,
     issued: highest(order, (slots.rows?.issued as number | undefined) ?? 0),
-    mark: journal.writer.slice(0, 3),
+    mark: writer?.slice(0, 3),
   };
 }
 

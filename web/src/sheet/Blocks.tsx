@@ -185,7 +185,7 @@ function NumberView({ block, context }: { block: BlockOf<'number'>; context: She
           <input
             aria-label="Number"
             placeholder="number"
-            className={`${inputClass} mono w-28 text-right`}
+            className={`${inputClass} mono w-28 min-w-0 flex-3 text-right`}
             value={answer.number ?? ''}
             readOnly={readOnly}
             maxLength={40}
@@ -194,7 +194,7 @@ function NumberView({ block, context }: { block: BlockOf<'number'>; context: She
           <input
             aria-label="Unit"
             placeholder="unit"
-            className={`${inputClass} mono w-24`}
+            className={`${inputClass} mono w-24 min-w-0 flex-2`}
             value={answer.unit ?? ''}
             readOnly={readOnly}
             maxLength={40}

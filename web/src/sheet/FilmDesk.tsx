@@ -1,45 +1,48 @@
 import { useQuery } from '@tanstack/react-query';
+import { memo, useCallback, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
-import { fetchFilm } from '../films/film';
-import { EmptyBench, FilmBench } from '../films/FilmBench';
-import type { Marker, Placing } from '../instruments/placing';
-import type { InstrumentState } from '../instruments/useInstruments';
-import type { Journal } from '../notebook/journal';
-import { Trouble } from '../ui';
-import { nameOf, TrialBar } from './TrialBar';
 import type { BlockOf } from '../core';
+import { fetchFilm, type FilmPlace } from '../films/film';
+import { FilmBench } from '../films/FilmBench';
+import type { Marker } from '../instruments/placing';
+import type { InstrumentState } from '../instruments/useInstruments';
+import type { Journal, Slots } from '../notebook/journal';
+import { EmptyBench } from '../picture/EmptyBench';
+import { Trouble } from '../ui';
+import type { Standing } from './standing';
+import { nameOf, OnTheBench, TrialBar } from './TrialBar';
 
-export interface FilmPlace {
-  trial: string | null;
-  view: string;
-  frame: number;
-  placing: Placing;
+interface Props {
+  block: BlockOf<'films'>;
+  work: string;
+  journal: Journal;
+  /** What was written of this block. */
+  slots: Slots[string] | undefined;
+  trials: Schemas['TrialView'][];
+  readOnly: boolean;
+  place: FilmPlace;
+  onPlace: (block: string, p: FilmPlace) => void;
+  aside: boolean;
+  note?: ReactNode;
+  standing: Standing;
+  onTake: (instrument: string) => void;
 }
 
-/** Recordings of a block: asked for, chosen, and measured on. */
-export function FilmDesk({
+/** Recordings of a block: asked for, chosen, and measured on. Not drawn anew with every key typed beside it. */
+export const FilmDesk = memo(function FilmDesk({
   block,
   work,
   journal,
+  slots,
   trials,
   readOnly,
   place,
   onPlace,
+  aside,
   note,
-  onState,
+  standing,
   onTake,
-}: {
-  block: BlockOf<'films'>;
-  work: string;
-  journal: Journal;
-  trials: Schemas['TrialView'][];
-  readOnly: boolean;
-  place: FilmPlace;
-  onPlace: (p: FilmPlace) => void;
-  note?: React.ReactNode;
-  onState: (s: InstrumentState) => void;
-  onTake?: (instrument: string) => void;
-}) {
+}: Props) {
   const trial = trials.find((t) => t.id === place.trial) ?? (place.trial ? undefined : trials.at(-1));
   const view = block.views.includes(place.view) ? place.view : block.views[0];
   const film = useQuery({
@@ -50,39 +53,48 @@ export function FilmDesk({
     placeholderData: (before) => before,
   });
   const slot = `markers/${trial?.id}/${view}`;
-  const markers = (trial && journal.read<{ markers: Marker[] }>(block.id, slot)?.markers) || [];
+  const markers = (slots?.[slot] as { markers?: Marker[] } | undefined)?.markers ?? [];
+  const tell = useCallback(
+    (state: InstrumentState) =>
+      standing.tell({
+        state,
+        reading: () => trial && { trial: trial.id, frame: state.frame, view, instruments: state.placing },
+      }),
+    [standing, trial, view],
+  );
+  const choose = (id: string) => onPlace(block.id, { ...place, trial: id, frame: 0 });
+  const lies = <OnTheBench block={block} trials={trials} current={trial?.id ?? null} onChoose={choose} />;
+  const ready = film.data && trial && !film.isPlaceholderData;
   return (
     <div className="flex h-full flex-col">
-      <TrialBar
-        block={block}
-        work={work}
-        settle={() => journal.settle()}
-        trials={trials}
-        current={trial?.id ?? null}
-        readOnly={readOnly}
-        onChoose={(id) => onPlace({ ...place, trial: id, frame: 0 })}
-      />
+      {!aside && !(readOnly && ready) && (
+        <TrialBar
+          block={block}
+          work={work}
+          settle={() => journal.settle()}
+          trials={trials}
+          readOnly={readOnly}
+          onChoose={choose}
+        >
+          {!ready && lies}
+        </TrialBar>
+      )}
       <div className="min-h-0 flex-1">
-        {film.data && trial && !film.isPlaceholderData ? (
+        {ready ? (
           <FilmBench
-            apparatus={block.apparatus}
-            view={view}
-            views={block.views}
-            onView={(v) => onPlace({ ...place, trial: trial.id, view: v, placing: keepTime(place.placing) })}
+            block={block}
             film={film.data}
             title={nameOf(block, trial)}
-            frame={Math.min(place.frame, film.data.last)}
-            onFrame={(frame) => onPlace({ ...place, trial: trial.id, frame })}
-            placing={place.placing}
-            onPlacing={(placing) => onPlace({ ...place, trial: trial.id, placing })}
+            place={{ ...place, trial: trial.id, view }}
+            onPlace={(p) => onPlace(block.id, p)}
             markers={markers}
             onMarkers={(next) => {
               if (!readOnly) journal.write(block.id, slot, { markers: next });
             }}
-            tray={block.instruments}
-            readOnly={false}
+            aside={aside}
+            lies={lies}
             note={note}
-            onState={onState}
+            onState={tell}
             onTake={onTake}
           />
         ) : (
@@ -101,9 +113,4 @@ export function FilmDesk({
       </div>
     </div>
   );
-}
-
-/** In another view what lies on the picture lies elsewhere; only the stopwatch goes along. */
-function keepTime(placing: Placing): Placing {
-  return placing.stopwatch ? { stopwatch: placing.stopwatch } : {};
-}
+});

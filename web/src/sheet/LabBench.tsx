@@ -1,5 +1,5 @@
-import { History, PenLine, SlidersHorizontal } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { History, PenLine } from 'lucide-react';
+import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
 import { HistogramPanel } from '../bench/HistogramPanel';
@@ -16,21 +16,20 @@ import { replay } from '../core/models';
 import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
 import { snapPoints } from '../instruments/snap';
-import { useInstruments, type InstrumentState } from '../instruments/useInstruments';
-import type { Journal } from '../notebook/journal';
+import { useInstruments } from '../instruments/useInstruments';
+import type { Journal, Slots } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
 import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
-
-/** What the notebook needs to know of the bench: where it stands, and what its displays show. */
-export interface BenchNow {
-  reading: () => Reading | undefined;
-  state: InstrumentState;
-}
+import type { Standing } from './standing';
 
 /** Trials of a lab's bench, kept in the notebook like everything a student makes. */
-function useJournalShelf(journal: Journal, block: string, readOnly: boolean): TrialShelf {
-  const slots = journal.all()[block];
+function useJournalShelf(
+  journal: Journal,
+  block: string,
+  slots: Slots[string] | undefined,
+  readOnly: boolean,
+): TrialShelf {
   const trials = useMemo(
     () =>
       Object.entries(slots ?? {})
@@ -66,47 +65,49 @@ function StillWanted({ block, m, trials }: { block: BlockOf<'bench'>; m: Manifes
   );
 }
 
-/** An open bench inside a lab, set up as its block says. */
-export function LabBench({
-  block,
-  journal,
-  readOnly,
-  show,
-  note,
-  onNow,
-  onTake,
-}: {
+interface Props {
   block: BlockOf<'bench'>;
   journal: Journal;
+  /** What was written of this block. */
+  slots: Slots[string] | undefined;
   readOnly: boolean;
+  /** Whether it is only to be looked at for now: no settings, no tray, no transport. */
+  aside: boolean;
   /** A reading to be shown as it was made. */
   show: Reading | null;
-  note?: React.ReactNode;
-  onNow: (now: BenchNow) => void;
-  onTake?: (instrument: string) => void;
-}) {
+  note?: ReactNode;
+  standing: Standing;
+  onTake: (instrument: string) => void;
+}
+
+/** An open bench inside a lab, set up as its block says. Not drawn anew with every key typed beside it. */
+export const LabBench = memo(function LabBench({
+  block,
+  journal,
+  slots,
+  readOnly,
+  aside,
+  show,
+  note,
+  standing,
+  onTake,
+}: Props) {
   const { m } = useApparatus(block.apparatus);
-  const shelf = useJournalShelf(journal, block.id, readOnly);
+  const shelf = useJournalShelf(journal, block.id, slots, readOnly);
   const bench = useBench(m, shelf, block.setup, seedOf(journal.work));
   const { live } = bench;
   const { run, settings } = live.sides[0];
   const instruments = useInstruments(m, bench.pictures[0], run, block.instruments);
-  const [left, setLeft] = useState<'settings' | 'trials'>('settings');
+  const [trialsOpen, setTrialsOpen] = useState(false);
   const [layers, setLayers] = useState<string[]>(block.layers);
   const [tool, setTool] = useState<Tool | null>(null);
-  const shapes = bench.shapes(0);
   const [behindTrial, setBehindTrial] = useState<KeptTrial | null>(null);
   const behind = useMemo(() => (behindTrial ? [replay(behindTrial.recipe, behindTrial.until)] : []), [behindTrial]);
   const layerSet = useMemo(() => new Set(layers), [layers]);
   const bins = m.distributions.filter((d) => block.histograms.includes(d.id));
-  // An upright picture leaves room beside it for the histogram, a lying one below.
-  const [picture] = bench.pictures;
-  const upright = picture.width < 1.6 * picture.height;
 
-  const tell = useRef(onNow);
-  tell.current = onNow;
   useEffect(() =>
-    tell.current({
+    standing.tell({
       state: instruments,
       reading: () => {
         bench.keepAll();
@@ -128,122 +129,125 @@ export function LabBench({
   });
 
   return (
-    <div
-      className="grid h-full min-h-0"
-      style={{ gridTemplateColumns: '13.5rem minmax(0,1fr)', gridTemplateRows: 'minmax(0,1fr) auto auto' }}
-    >
-      <aside
-        className="flex min-h-0 flex-col gap-2 overflow-auto border-r bg-sheet px-3 py-2"
-        aria-label="Settings and readings"
-      >
-        <div className="flex flex-wrap gap-1">
-          <Button
-            small
-            aria-pressed={left === 'settings'}
-            className={left === 'settings' ? 'border-copper!' : ''}
-            onClick={() => setLeft('settings')}
-          >
-            <SlidersHorizontal size={13} aria-hidden />
-            Settings
-          </Button>
-          <Button
-            small
-            aria-pressed={left === 'trials'}
-            className={left === 'trials' ? 'border-copper!' : ''}
-            onClick={() => setLeft('trials')}
-          >
-            <History size={13} aria-hidden />
-            Trials, {shelf.trials.filter((t) => !t.removed).length}
-          </Button>
-          {!readOnly && (
-            <Button
-              small
-              aria-pressed={tool !== null}
-              className={tool ? 'border-copper!' : ''}
-              onClick={() => {
-                live.play(false);
-                setTool(tool ? null : 'force');
-              }}
-            >
-              <PenLine size={13} aria-hidden />
-              Draw over
-            </Button>
-          )}
-          {m.layers.length > 0 && (
-            <ShowMenu title="Show" items={m.layers} chosen={layers} onChange={setLayers} icon={null} />
-          )}
-        </div>
-        {left === 'settings' ? (
-          <>
-            {!readOnly && <StillWanted block={block} m={m} trials={shelf.trials} />}
-            <Readouts m={m} shown={block.readouts} values={run.channels()} />
-            <SettingsPanel m={m} values={settings} only={block.open} onChange={(id, v) => bench.change(0, id, v)} />
-          </>
-        ) : (
-          <TrialsPanel
-            m={m}
-            shelf={shelf}
-            current={bench.trialOf(0)}
-            behind={behindTrial?.id ?? null}
-            onOpen={bench.load}
-            onRepeat={bench.repeat}
-            onBehind={setBehindTrial}
-            readOnly={readOnly}
-          />
-        )}
-        <Trouble error={bench.trouble} />
-      </aside>
-      <div
-        className={`relative grid min-h-0 min-w-0 ${upright && bins.length ? 'grid-cols-2' : 'grid-cols-1'} grid-rows-[auto_minmax(0,1fr)_auto]`}
-      >
-        <div className="col-span-full">
+    <div className="flex h-full min-h-0 flex-col" data-testid="lab-bench">
+      {!aside && (
+        <>
+          <Tray state={instruments}>
+            <Press on={trialsOpen} onPress={() => setTrialsOpen(!trialsOpen)}>
+              <History size={13} aria-hidden />
+              Trials, {shelf.trials.filter((t) => !t.removed).length}
+            </Press>
+            {!readOnly && (
+              <Press
+                on={tool !== null}
+                onPress={() => {
+                  live.play(false);
+                  setTool(tool ? null : 'force');
+                }}
+              >
+                <PenLine size={13} aria-hidden />
+                Draw over
+              </Press>
+            )}
+            {m.layers.length > 0 && (
+              <ShowMenu title="Show" small items={m.layers} chosen={layers} onChange={setLayers} icon={null} />
+            )}
+          </Tray>
           {tool && (
             <DrawTools
               tool={tool}
               onTool={setTool}
-              onUndo={() => bench.draw(0, shapes.slice(0, -1))}
+              onUndo={() => bench.draw(0, bench.shapes(0).slice(0, -1))}
               onClear={() => bench.draw(0, [])}
-              empty={shapes.length === 0}
+              empty={bench.shapes(0).length === 0}
             />
           )}
-          <Tray state={instruments} note={<PictureNote bench={bench} layers={layerSet} />} />
-        </div>
-        <div className="relative grid min-h-24 min-w-0">
-          <BenchStage bench={bench} side={0} layers={layerSet} tool={live.playing ? null : tool} behind={behind}>
-            {(picture) => (
-              <InstrumentLayer
-                state={instruments}
-                picture={picture}
-                content="bench-content-0"
-                points={snapPoints(m, picture, instruments.markers, instruments.frame)}
-              />
-            )}
-          </BenchStage>
-          {note && <div className="absolute top-2 left-2 max-w-[90%]">{note}</div>}
-        </div>
-        {bins.length > 0 && (
-          <div
-            className={`grid gap-x-4 overflow-auto bg-sheet px-3 py-1.5 ${upright ? 'border-l' : 'max-h-56 border-t'}`}
-            style={{ gridTemplateColumns: `repeat(${bins.length}, minmax(0,1fr))` }}
-          >
-            {bins.map((d) => (
-              <HistogramPanel
-                key={d.id}
-                m={m}
-                run={run}
-                distribution={d}
-                names={populationNames(m, d, settings)}
-                layers={layerSet}
-                tall={upright}
-              />
-            ))}
-          </div>
+        </>
+      )}
+      <div className="@container flex min-h-0 flex-1">
+        {trialsOpen && !aside && (
+          <aside className="w-56 shrink-0 overflow-auto border-r bg-sheet px-3 py-2" aria-label="Trials">
+            <TrialsPanel
+              m={m}
+              shelf={shelf}
+              current={bench.trialOf(0)}
+              behind={behindTrial?.id ?? null}
+              onOpen={bench.load}
+              onRepeat={bench.repeat}
+              onBehind={setBehindTrial}
+              readOnly={readOnly}
+            />
+          </aside>
         )}
+        <div className="flex min-w-0 flex-1 flex-col @xl:flex-row">
+          <div className="relative grid min-h-24 min-w-0 flex-1">
+            <BenchStage bench={bench} side={0} layers={layerSet} tool={live.playing ? null : tool} behind={behind}>
+              {(picture) => (
+                <InstrumentLayer
+                  state={instruments}
+                  picture={picture}
+                  content="bench-content-0"
+                  points={snapPoints(m, picture, instruments.markers, instruments.frame)}
+                />
+              )}
+            </BenchStage>
+            <div className="absolute bottom-1 left-2 flex max-w-[calc(100%-9rem)] flex-col items-start gap-1">
+              {note}
+              {!aside && <PictureNote bench={bench} layers={layerSet} />}
+            </div>
+          </div>
+          {bins.length > 0 && !aside && (
+            <div className="grid auto-cols-fr grid-flow-col gap-x-4 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-1/2 @xl:border-t-0 @xl:border-l @3xl:w-96">
+              {bins.map((d) => (
+                <HistogramPanel
+                  key={d.id}
+                  m={m}
+                  run={run}
+                  distribution={d}
+                  names={populationNames(m, d, settings)}
+                  layers={layerSet}
+                />
+              ))}
+            </div>
+          )}
+        </div>
       </div>
-      <div className="col-span-full">
-        <InstrumentStrip state={instruments} onGo={(f) => live.seek(instruments.seconds(f))} onTake={onTake} />
-      </div>
-      <Transport bench={bench} compact />
+      {!aside && (
+        <>
+          <div className="flex flex-wrap items-center border-t bg-sheet pr-3">
+            <InstrumentStrip state={instruments} onGo={(f) => live.seek(instruments.seconds(f))} onTake={onTake} />
+            <div className="py-1 pl-3">
+              <Readouts m={m} shown={block.readouts} values={run.channels()} lying />
+            </div>
+          </div>
+          {block.open.length > 0 && (
+            <section
+              className="flex max-h-[34%] shrink-0 flex-col gap-1 overflow-auto border-t bg-sheet px-3 py-1.5"
+              aria-label="Settings"
+            >
+              <SettingsPanel
+                m={m}
+                values={settings}
+                only={block.open}
+                lying
+                onChange={(id, v) => bench.change(0, id, v)}
+              />
+              {!readOnly && <StillWanted block={block} m={m} trials={shelf.trials} />}
+            </section>
+          )}
+          <Trouble error={bench.trouble} />
+          <Transport bench={bench} compact />
+        </>
+      )}
     </div>
+  );
+});
+
+/** A small button that stays pressed. */
+function Press({ on, onPress, children }: { on: boolean; onPress: () => void; children: ReactNode }) {
+  return (
+    <Button small aria-pressed={on} className={on ? 'border-copper!' : ''} onClick={onPress}>
+      {children}
+    </Button>
   );
 }

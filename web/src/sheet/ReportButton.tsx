@@ -4,7 +4,7 @@ import { askReport } from '../api/client';
 import { save } from '../ui/save';
 import { workOut, type BlockOf, type Sheet, type Sketched } from '../core';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
-import type { Fitted, GraphChoice } from '../graph/model';
+import { lookOf, type Fitted, type GraphChoice } from '../graph/model';
 import { pngOf } from '../graph/picture';
 import { SketchPad } from '../graph/SketchPad';
 import type { Journal } from '../notebook/journal';
@@ -128,12 +128,12 @@ function drawings(sheet: Sheet, journal: Journal): Drawing[] {
     }
     if (b.type !== 'graph') return [];
     const table = tableOf(
-      journal,
+      journal.all(),
       blocks.find((t): t is BlockOf<'table'> => t.type === 'table' && t.id === b.table)!,
     );
     const worked = workOut(table);
-    const choice = journal.read<GraphChoice>(b.id, 'view') ?? { origin: true };
-    const what = drawn(table, worked, choice, expectedOf(sheet, journal, b.table));
+    const choice = lookOf(b, journal.read<GraphChoice>(b.id, 'view'));
+    const what = drawn(table, worked, choice, expectedOf(sheet, journal.all(), b.table));
     if (what.series.every((s) => s.points.length === 0)) return [];
     return [
       {

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { Button, Select, Trouble } from '../ui';
 import type { BlockOf } from '../core';
@@ -15,23 +15,48 @@ function notFilmed(block: BlockOf<'films'>, trials: Schemas['TrialView'][]) {
   return first ? first.options.filter((o) => !trials.some((t) => t.chosen[first.id] === o.id)).map((o) => o.name) : [];
 }
 
-/** Choosing what to film, asking for it, and going to what has been filmed. */
+/** Which of what has been filmed lies on the bench. */
+export function OnTheBench({
+  block,
+  trials,
+  current,
+  onChoose,
+}: {
+  block: BlockOf<'films'>;
+  trials: Schemas['TrialView'][];
+  current: string | null;
+  onChoose: (id: string) => void;
+}) {
+  if (trials.length === 0) return null;
+  return (
+    <Select
+      label="On the bench"
+      hideLabel
+      className="ml-auto"
+      value={current ?? ''}
+      onChange={onChoose}
+      options={trials.map((t) => ({ id: t.id, name: nameOf(block, t) }))}
+    />
+  );
+}
+
+/** Choosing what to film, and asking for it. */
 export function TrialBar({
   block,
   work,
   settle,
   trials,
-  current,
   readOnly,
   onChoose,
+  children,
 }: {
   block: BlockOf<'films'>;
   work: string;
   settle: () => Promise<boolean>;
   trials: Schemas['TrialView'][];
-  current: string | null;
   readOnly: boolean;
   onChoose: (id: string) => void;
+  children?: ReactNode;
 }) {
   const queries = useQueryClient();
   const [chosen, setChosen] = useState<Record<string, string>>(() =>
@@ -81,15 +106,7 @@ export function TrialBar({
           </Button>
         </>
       )}
-      {trials.length > 0 && (
-        <Select
-          label="On the bench"
-          className="ml-auto"
-          value={current ?? ''}
-          onChange={onChoose}
-          options={trials.map((t) => ({ id: t.id, name: nameOf(block, t) }))}
-        />
-      )}
+      {children}
       {!readOnly && trials.length > 0 && missing.length > 0 && (
         <p className="w-full text-fine text-soft">Not recorded yet: {missing.join(', ')}.</p>
       )}

@@ -19,7 +19,8 @@ import { PartNav } from './PartNav';
 import { ReportButton } from './ReportButton';
 import { SubmitDialog } from './SubmitDialog';
 import { useJournal } from './useJournal';
-import { loadLabBench, Workbench } from './Workbench';
+import { loadLabBench } from './DeskPane';
+import { Workbench } from './Workbench';
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
 export default function WorkPage() {
@@ -147,7 +148,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
           {data.own && !readOnly && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
         </div>
       </header>
-      <div className="grid min-h-0 grid-cols-[minmax(18rem,23rem)_minmax(0,1fr)]">
+      <div className="grid min-h-0 grid-cols-[clamp(16rem,25vw,23rem)_minmax(0,1fr)]">
         <main className="flex flex-col gap-4 overflow-auto border-r bg-sheet px-5 py-4">
           <h2 className="text-lead font-bold">{part.title}</h2>
           <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
@@ -201,7 +202,7 @@ type Tables = Map<string, Worktable>;
 /** A table worked out by differences. */
 function worked(block: BlockOf<'table'>, journal: Journal, tables: Tables) {
   if (!tables.has(block.id)) tables.set(block.id, new Worktable());
-  return tables.get(block.id)!.update(tableOf(journal, block));
+  return tables.get(block.id)!.update(tableOf(journal.all(), block));
 }
 
 /** What the core needs to count a block's work. */

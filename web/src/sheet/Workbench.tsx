@@ -1,24 +1,20 @@
-import { use, useMemo, useRef, useState, type ComponentProps } from 'react';
-import { Group, Panel, Separator } from 'react-resizable-panels';
+import { use, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { Worktable, uncertaintyOf, type Block, type BlockOf, type Sheet } from '../core';
-import { once } from '../core/once';
-import { EmptyBench } from '../films/FilmBench';
-import { lying } from '../instruments/placing';
-import { displayFor, displays, type InstrumentState } from '../instruments/useInstruments';
-import { CellBar } from '../notebook/CellBar';
-import { GraphView } from '../graph/GraphView';
-import type { GraphChoice } from '../graph/model';
+import { manifestOf, type Sheet } from '../core';
+import type { FilmPlace } from '../films/film';
 import type { Journal } from '../notebook/journal';
-import { rowsChange, tableOf, type Cell, type Reading } from '../notebook/table';
-import { tableOps } from '../notebook/tableOps';
-import { TableView } from '../notebook/TableView';
-import { useEdits } from '../notebook/useEdits';
-import { Button, Dialog } from '../ui';
-import { expectedOf } from './expected';
-import { FilmDesk, type FilmPlace } from './FilmDesk';
-import type { BenchNow } from './LabBench';
-import { Tabs } from './BenchTabs';
+import type { Reading } from '../notebook/table';
+import { EmptyBench } from '../picture/EmptyBench';
+import { Button } from '../ui';
+import { Arrangement } from './Arrangement';
+import { DeskPane, LiveBench } from './DeskPane';
+import { FilmDesk } from './FilmDesk';
+import { blocksOf, stanceOf, useFront, type Stance } from './front';
+import { GraphPane } from './GraphPane';
+import { Standing } from './standing';
+import { TablePane, type SelectedCell } from './TablePane';
+import { useEntry } from './useEntry';
+import { useTable } from './useTable';
 
 interface Props {
   work: string;
@@ -31,140 +27,61 @@ interface Props {
   open: boolean;
 }
 
-// Recordings need no models; a live bench brings them.
-const benchModule = once(() => import('./LabBench'));
-export const loadLabBench = () => benchModule('');
-
-function LiveBench(props: ComponentProps<typeof import('./LabBench').LabBench>) {
-  const { LabBench } = use(loadLabBench());
-  return <LabBench {...props} />;
+/** A cell whose reading is shown on the bench, and where its bench stood before. */
+interface Asked {
+  key: string;
+  text: string;
+  desk: string;
+  reading: Reading;
+  before?: FilmPlace;
 }
 
-const NO_COLUMNS: never[] = [];
-const FRESH: GraphChoice = { origin: true };
+const NOWHERE: FilmPlace = { trial: null, view: '', frame: 0, placing: {} };
 
-type Kind = 'films' | 'bench' | 'table' | 'graph';
-
-function blocksOf<K extends Kind>(sheet: Sheet, ...kinds: K[]): BlockOf<K>[] {
-  return sheet.parts.flatMap((p) => p.blocks).filter((b): b is BlockOf<K> => (kinds as string[]).includes(b.type));
+/** The right side of a lab, or what has to be done before it opens. */
+export function Workbench(props: Props) {
+  if (!props.open) return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
+  return <Open {...props} />;
 }
 
-/** The chosen one of several blocks; a part that is opened brings its own to the front. */
-function useFront<B extends Block>(blocks: B[], sheet: Sheet, part: number): [B | undefined, (id: string) => void] {
-  const [chosen, setChosen] = useState<{ part: number; id: string } | null>(null);
-  // Going back from a part, the last block at or before it is the one it builds on.
-  let fitting = blocks[0];
-  for (const b of blocks) if (sheet.parts.findIndex((p) => p.blocks.some((x) => x.id === b.id)) <= part) fitting = b;
-  const own = blocks.find((b) => sheet.parts[part].blocks.some((x) => x.id === b.id));
-  const front = (chosen?.part === part && blocks.find((b) => b.id === chosen.id)) || own || fitting;
-  return [front, (id) => setChosen({ part, id })];
-}
-
-/** The right side of a lab: bench above, notebook below, all in view together. */
-export function Workbench({ work, sheet, part, journal, trials, readOnly, open }: Props) {
-  const [desk, chooseDesk] = useFront(blocksOf(sheet, 'films', 'bench'), sheet, part);
+/** Bench, table and graph, all in view together. */
+function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
+  const desks = blocksOf(sheet, 'films', 'bench');
+  const [desk, chooseDesk] = useFront(desks, sheet, part);
   const tables = blocksOf(sheet, 'table');
-  const graphs = blocksOf(sheet, 'graph');
   const [tableBlock, chooseTable] = useFront(tables, sheet, part);
-  const [graphBlock, chooseGraph] = useFront(
-    graphs.filter((g) => g.table === tableBlock?.id),
-    sheet,
-    part,
-  );
+  const graphs = blocksOf(sheet, 'graph').filter((g) => g.table === tableBlock?.id);
+  const [graphBlock, chooseGraph] = useFront(graphs, sheet, part);
+  const [standing] = useState(() => new Standing());
   const [places, setPlaces] = useState<Record<string, FilmPlace>>({});
-  const [asked, setAsked] = useState<{
-    key: string;
-    text: string;
-    desk: string;
-    reading: Reading;
-    before?: FilmPlace;
-  } | null>(null);
-  const [selected, setSelected] = useState<{ row: string; column: string } | null>(null);
-  const [hint, setHint] = useState('');
-  const instruments = useRef<InstrumentState | null>(null);
-  const liveBench = useRef<BenchNow | null>(null);
-
-  const worktable = useMemo(() => new Worktable(), [tableBlock?.id]);
-  const slots = tableBlock && journal.all()[tableBlock.id];
-  const table = useMemo(() => tableBlock && tableOf(journal, tableBlock), [slots, tableBlock?.id]);
-  const worked = useMemo(() => worktable.update(table ?? { columns: [], rows: [] }), [table, worktable]);
-  const results = worked.columns;
-  const edits = useEdits(journal, tableBlock?.id ?? '', tableBlock?.columns ?? NO_COLUMNS);
-  const [large, setLarge] = useState(false);
+  const [askedLast, setAsked] = useState<Asked | null>(null);
+  const [selected, setSelected] = useState<SelectedCell | null>(null);
   const [goTo, setGoTo] = useState<{ row: number } | null>(null);
-  const choice = (graphBlock && journal.read<GraphChoice>(graphBlock.id, 'view')) || FRESH;
-  const place = (id: string): FilmPlace => places[id] ?? { trial: null, view: '', frame: 0, placing: {} };
-  const unitOf = (column: string) => results.find((r) => r.id === column)?.unit ?? '';
+  const [byHand, setByHand] = useState<{ part: number; stance: Stance } | null>(null);
+  const at = useTable(journal, tableBlock);
+  const entry = useEntry(at, standing, () => setAsked(null));
 
-  /** Where the bench stands now, as a value's origin. */
-  const readingNow = (): Reading | undefined => {
-    if (desk?.type === 'films') {
-      const p = place(desk.id);
-      const own = trials.filter((t) => t.block === desk.id);
-      const trial = own.find((t) => t.id === p.trial) ?? own.at(-1);
-      return (
-        trial && {
-          trial: trial.id,
-          frame: p.frame,
-          view: desk.views.includes(p.view) ? p.view : desk.views[0],
-          instruments: p.placing,
-        }
-      );
-    }
-    return liveBench.current?.reading();
-  };
-  const write = (row: string, column: string, cell: Cell) => {
-    const order = table!.rows.map((r) => r.id);
-    const slot = `cell/${row}/${column}`;
-    edits.apply(
-      [...(order.includes(row) ? [] : [rowsChange(table!, [...order, row])]), { slot, value: { ...cell } }],
-      slot,
-    );
-    setAsked(null);
-    setHint('');
-  };
-  const type = (row: string, column: string, text: string) => {
-    const measured = table!.columns.find((c) => c.id === column)!.kind === 'measured';
-    // A value that is typed while a trial is on the bench remembers how it was read.
-    write(
-      row,
-      column,
-      measured && text.trim() !== '' ? tied({ text }, column, table!.cells[`${row}/${column}`]) : { text },
-    );
-  };
-  const tied = (cell: Cell, column: string, before?: Cell): Cell => {
-    const reading = readingNow();
-    if (!reading) return cell;
-    const uncertainty = before?.uncertainty ?? uncertaintyOf(lying(reading.instruments), unitOf(column))?.text;
-    return { ...cell, reading, ...(uncertainty && { uncertainty }) };
-  };
-  const take = (row: string, column: string, instrument?: string) => {
-    const state = instruments.current ?? liveBench.current?.state;
-    if (!state) return;
-    const found = displayFor(
-      displays(state).filter((d) => !instrument || d.instrument.id === instrument),
-      unitOf(column),
-    );
-    if (found) write(row, column, tied({ text: found.typed }, column));
-    else
-      setHint(
-        `${unitOf(column) ? `Nothing on the bench shows a value in ${unitOf(column)}` : 'Nothing on the bench shows such a value'} now. Take an instrument with a display from the tray, or type what you read.`,
-      );
-  };
-  const takeSelected = (instrument: string) => {
-    if (selected) take(selected.row, selected.column, instrument);
-  };
+  // Another recording is not the one the reading was made on.
+  const elsewhere = askedLast?.before && places[askedLast.desk]?.trial !== askedLast.reading.trial;
+  const asked = elsewhere ? null : askedLast;
+  const own = stanceOf(sheet, part);
+  const chosen = byHand?.part === part ? byHand.stance : own;
+  const stance = asked ? 'bench' : chosen;
+  const m = desk && use(manifestOf(desk.apparatus));
+  const view = m?.views.find((v) => desk?.type === 'films' && v.id === desk.views[0]) ?? m?.views[0];
+  const all = journal.all();
+
   const show = (key: string, reading: Reading) => {
     const films = trials.find((t) => t.id === reading.trial)?.block;
-    const id = films ?? blocksOf(sheet, 'bench').find((b) => journal.all()[b.id]?.[`trial/${reading.trial}`])?.id;
+    const id = films ?? desks.find((b) => b.type === 'bench' && all[b.id]?.[`trial/${reading.trial}`])?.id;
     if (!id) return;
     chooseDesk(id);
     setAsked({
       key,
-      text: table!.cells[key].text,
+      text: at!.table.cells[key].text,
       desk: id,
       reading,
-      before: asked?.before ?? (films ? place(films) : undefined),
+      before: asked?.before ?? (films ? (places[films] ?? NOWHERE) : undefined),
     });
     if (films)
       setPlaces({
@@ -172,204 +89,117 @@ export function Workbench({ work, sheet, part, journal, trials, readOnly, open }
         [films]: { trial: reading.trial, view: reading.view ?? '', frame: reading.frame, placing: reading.instruments },
       });
   };
-  const back = () => {
-    const before = asked?.before;
-    if (before) setPlaces((all) => ({ ...all, [asked.desk]: before }));
+  const back = useCallback(() => {
+    if (asked?.before) setPlaces((now) => ({ ...now, [asked.desk]: asked.before! }));
     setAsked(null);
+  }, [asked]);
+  const place = useCallback((id: string, p: FilmPlace) => setPlaces((now) => ({ ...now, [id]: p })), []);
+  // The picture isn't drawn anew with every key that is typed beside it, so what it calls stays the same.
+  const latest = useRef<(instrument: string) => void>(() => undefined);
+  useEffect(() => {
+    latest.current = (instrument) => {
+      if (selected) entry.take(selected.row, selected.column, instrument);
+    };
+  });
+  const take = useCallback((instrument: string) => latest.current(instrument), []);
+  const onDesk = useMemo(() => trials.filter((t) => t.block === desk?.id), [trials, desk?.id]);
+  const note = useMemo(() => asked && <HowRead text={asked.text} onBack={back} />, [asked, back]);
+
+  const common = {
+    journal,
+    slots: desk && all[desk.id],
+    readOnly,
+    aside: stance === 'notebook',
+    note,
+    standing,
+    onTake: take,
   };
+  return (
+    <Arrangement
+      aspect={view?.aspect ?? 1}
+      stance={stance}
+      columns={at?.table.columns.length ?? 0}
+      bench={
+        !desk ? (
+          <EmptyBench>This lab has no bench.</EmptyBench>
+        ) : (
+          <DeskPane
+            desks={desks}
+            front={desk}
+            onFront={(id) => {
+              setAsked(null);
+              chooseDesk(id);
+            }}
+            aside={stance === 'notebook'}
+            fetched={own === 'notebook' && chosen === 'bench'}
+            onStance={(to) => setByHand({ part, stance: to })}
+          >
+            {desk.type === 'films' ? (
+              <FilmDesk
+                key={desk.id}
+                block={desk}
+                work={work}
+                trials={onDesk}
+                place={places[desk.id] ?? NOWHERE}
+                onPlace={place}
+                {...common}
+              />
+            ) : (
+              <LiveBench key={desk.id} block={desk} show={asked?.desk === desk.id ? asked.reading : null} {...common} />
+            )}
+          </DeskPane>
+        )
+      }
+      table={
+        at && (
+          <TablePane
+            tables={tables}
+            at={at}
+            entry={entry}
+            standing={standing}
+            readOnly={readOnly}
+            shown={asked?.key ?? null}
+            goTo={goTo}
+            selected={selected}
+            onSelect={setSelected}
+            onShow={show}
+            onFront={(id) => {
+              setSelected(null);
+              chooseTable(id);
+            }}
+          />
+        )
+      }
+      graph={
+        at &&
+        graphBlock && (
+          <GraphPane
+            sheet={sheet}
+            journal={journal}
+            at={at}
+            graphs={graphs}
+            block={graphBlock}
+            readOnly={readOnly}
+            onGoTo={(row) => setGoTo({ row })}
+            onFront={chooseGraph}
+          />
+        )
+      }
+    />
+  );
+}
 
-  const expected = useMemo(() => expectedOf(sheet, journal, tableBlock?.id), [journal.all(), tableBlock?.id]);
-
-  const note = asked && (
+/** Said over the picture while it stands as it did when a value was read. */
+function HowRead({ text, onBack }: { text: string; onBack: () => void }) {
+  return (
     <div
       className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine"
       role="status"
     >
-      This is how <b className="mono">{asked.text}</b> was read.
-      <Button small onClick={back}>
+      This is how <b className="mono">{text}</b> was read.
+      <Button small onClick={onBack}>
         Back
       </Button>
     </div>
-  );
-  // The picture isn't drawn anew with every key that is typed beside it.
-  const latest = useRef({ take: takeSelected });
-  latest.current = { take: takeSelected };
-  const filmDesk = useMemo(
-    () =>
-      desk?.type === 'films' && (
-        <FilmDesk
-          key={desk.id}
-          block={desk}
-          work={work}
-          journal={journal}
-          trials={trials.filter((t) => t.block === desk.id)}
-          readOnly={readOnly}
-          place={place(desk.id)}
-          onPlace={(p) => {
-            if (p.trial !== place(desk.id).trial) setAsked(null);
-            setPlaces((all) => ({ ...all, [desk.id]: p }));
-          }}
-          note={note}
-          onState={(s) => {
-            instruments.current = s;
-            liveBench.current = null;
-          }}
-          onTake={(i) => latest.current.take(i)}
-        />
-      ),
-    [desk, work, journal, desk && journal.all()[desk.id], trials, readOnly, desk && places[desk.id], asked],
-  );
-
-  if (!open) return <EmptyBench>The bench opens when you have sealed your prediction.</EmptyBench>;
-  const desks = blocksOf(sheet, 'films', 'bench');
-  const column = selected && table?.columns.find((c) => c.id === selected.column);
-  const cell = selected && table?.cells[`${selected.row}/${selected.column}`];
-  // The row that waits for its first character stands below all others.
-  const rowAt = table && selected ? table.rows.findIndex((r) => r.id === selected.row) : -1;
-  const now = instruments.current ?? liveBench.current?.state;
-  return (
-    <Group orientation="vertical" className="h-full">
-      <Panel defaultSize="60%" minSize="25%">
-        <div className="flex h-full flex-col">
-          {desks.length > 1 && (
-            <Tabs
-              label="Benches"
-              items={desks.map((d, i) => ({ id: d.id, name: `Bench ${i + 1}` }))}
-              current={desk!.id}
-              onChoose={(id) => {
-                setAsked(null);
-                chooseDesk(id);
-              }}
-            />
-          )}
-          <div className="min-h-0 flex-1">
-            {filmDesk}
-            {desk?.type === 'bench' && (
-              <LiveBench
-                key={desk.id}
-                block={desk}
-                journal={journal}
-                readOnly={readOnly}
-                show={asked?.desk === desk.id ? asked.reading : null}
-                note={note}
-                onNow={(n) => {
-                  liveBench.current = n;
-                  instruments.current = null;
-                }}
-                onTake={takeSelected}
-              />
-            )}
-          </div>
-        </div>
-      </Panel>
-      {large && table && graphBlock && (
-        <Dialog open onClose={() => setLarge(false)} title={tableBlock!.title} full>
-          <div className="min-h-0 flex-1">
-            <GraphView
-              table={table}
-              worked={worked}
-              choice={choice}
-              readOnly={readOnly}
-              expected={expected}
-              onChoice={(c) => {
-                if (!readOnly) journal.write(graphBlock.id, 'view', { ...c });
-              }}
-            />
-          </div>
-        </Dialog>
-      )}
-      <Separator aria-label="Divide bench and notebook" className="h-1.5 cursor-row-resize bg-line hover:bg-copper" />
-      <Panel minSize="20%">
-        <Group orientation="horizontal" className="h-full bg-paper">
-          <Panel defaultSize="50%" minSize="25%">
-            {table && (
-              <div className="flex h-full min-h-0 flex-col">
-                {tables.length > 1 && (
-                  <Tabs
-                    label="Tables"
-                    items={tables.map((t) => ({ id: t.id, name: t.title }))}
-                    current={tableBlock!.id}
-                    onChoose={(id) => {
-                      setSelected(null);
-                      chooseTable(id);
-                    }}
-                  />
-                )}
-                <TableView
-                  key={tableBlock!.id}
-                  title={tableBlock!.title}
-                  table={table}
-                  worked={worked}
-                  readOnly={readOnly}
-                  shown={asked?.key ?? null}
-                  onCell={type}
-                  onShow={show}
-                  ops={tableOps(table, edits)}
-                  history={edits}
-                  goTo={goTo}
-                  selected={selected}
-                  onSelect={(c) => {
-                    setHint('');
-                    setSelected(c);
-                  }}
-                  onTake={(row, col) => take(row, col)}
-                >
-                  <p role="status" className="px-3 text-fine text-copper">
-                    {hint}
-                  </p>
-                  {column && (
-                    <CellBar
-                      column={column}
-                      unit={unitOf(column.id)}
-                      row={1 + (rowAt < 0 ? table.rows.length : rowAt)}
-                      cell={cell ?? { text: '' }}
-                      readOnly={readOnly}
-                      hidden={!!table.uncertaintiesHidden}
-                      canRecord={!!desk}
-                      offer={now && displayFor(displays(now), unitOf(column.id))?.display.instrument.name}
-                      onRecord={() => write(selected!.row, column.id, tied(cell!, column.id, cell ?? undefined))}
-                      onUncertainty={(u) => write(selected!.row, column.id, { ...cell!, uncertainty: u })}
-                      onTake={() => take(selected!.row, column.id)}
-                    />
-                  )}
-                </TableView>
-              </div>
-            )}
-          </Panel>
-          <Separator aria-label="Divide table and graph" className="w-1.5 cursor-col-resize bg-line hover:bg-copper" />
-          <Panel minSize="25%">
-            {table && graphBlock && (
-              <div className="flex h-full min-h-0 flex-col">
-                {graphs.filter((g) => g.table === tableBlock!.id).length > 1 && (
-                  <Tabs
-                    label="Graphs"
-                    items={graphs
-                      .filter((g) => g.table === tableBlock!.id)
-                      .map((g, i) => ({ id: g.id, name: `Graph ${i + 1}` }))}
-                    current={graphBlock.id}
-                    onChoose={chooseGraph}
-                  />
-                )}
-                <div className="min-h-0 flex-1">
-                  <GraphView
-                    key={graphBlock.id}
-                    table={table}
-                    worked={worked}
-                    choice={choice}
-                    readOnly={readOnly}
-                    expected={expected}
-                    onGoTo={(row) => setGoTo({ row })}
-                    onEnlarge={() => setLarge(true)}
-                    onChoice={(c) => {
-                      if (!readOnly) journal.write(graphBlock.id, 'view', { ...c });
-                    }}
-                  />
-                </div>
-              </div>
-            )}
-          </Panel>
-        </Group>
-      </Panel>
-    </Group>
   );
 }

@@ -2,13 +2,17 @@ package cauldron.browser;
 
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.inventory.Inventory;
+import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Manifest;
+import cauldron.core.apparatus.Settings;
+import cauldron.core.inventory.Inventory;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.ObjectMapper;
 
 /**
@@ -27,9 +31,20 @@ final class ManifestFiles {
         List<Object> index = new ArrayList<>();
         for (Apparatus apparatus : Inventory.all()) {
             Manifest m = apparatus.manifest();
-            Files.writeString(folder.resolve(m.id() + ".json"), json.writeValueAsString(m.toTree()));
+            Files.writeString(folder.resolve(m.id() + ".json"), json.writeValueAsString(tree(apparatus)));
             index.add(Tree.of("id", m.id(), "name", m.name(), "summary", m.summary(), "topics", m.topics()));
         }
         Files.writeString(folder.resolve("index.json"), json.writeValueAsString(index));
+    }
+
+    /** The manifest, its views with their width over their height at first, by which a page lays itself out. */
+    private static Map<String, Object> tree(Apparatus apparatus) {
+        Manifest m = apparatus.manifest();
+        Map<String, Object> tree = new LinkedHashMap<>(m.toTree());
+        tree.put("views", m.views().stream().map(v -> {
+            Frame frame = apparatus.frame(v, Settings.of(m, Map.of()));
+            return Tree.of("id", v.id(), "name", v.name(), "aspect", frame.width() / frame.height());
+        }).toList());
+        return tree;
     }
 }

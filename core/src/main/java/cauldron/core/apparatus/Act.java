@@ -7,6 +7,7 @@ import java.util.Map;
 public final class Act extends Declared {
 
     private Condition possibleWhen;
+    private boolean leads;
 
     Act(Declaration owner, String id, String name) {
         super(owner, id, name);
@@ -31,6 +32,13 @@ public final class Act extends Declared {
         return this;
     }
 
+    /** While it is possible it is what to do next, as nothing moves before; a bench puts it first. */
+    public Act leads() {
+        stillOpen();
+        leads = true;
+        return this;
+    }
+
     /** Whether it can be done. */
     boolean isPossible(Scene scene) {
         return possibleWhen == null || possibleWhen.holds(scene);
@@ -43,6 +51,6 @@ public final class Act extends Declared {
     }
 
     Map<String, Object> toTree() {
-        return Tree.of("id", id(), "name", name(), "shownWhen", Condition.text(possibleWhen));
+        return Tree.of("id", id(), "name", name(), "shownWhen", Condition.text(possibleWhen), "leads", leads);
     }
 }

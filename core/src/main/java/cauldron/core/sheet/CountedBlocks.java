@@ -29,14 +29,14 @@ public final class CountedBlocks {
             case "prediction":
                 return new PredictionBlock(id, "", List.of(), "", null);
             case "films":
-                return new FilmsBlock(id, null, (int) Tree.number(b, "distinctTrials"));
+                return new FilmsBlock(id, "", null, (int) Tree.number(b, "distinctTrials"));
             case "bench":
-                return new BenchBlock(id, null, (int) Tree.number(b, "distinctTrials"));
+                return new BenchBlock(id, "", null, (int) Tree.number(b, "distinctTrials"));
             case "table":
                 return new TableBlock(id, Tree.text(b, "title"), List.of(), (int) Tree.number(b, "rows"),
                         Tree.flag(b, "unitsAsked"), Tree.flag(b, "uncertaintiesHidden"));
             case "graph":
-                return new GraphBlock(id, Tree.text(b, "table"), Tree.flag(b, "line"));
+                return new GraphBlock(id, "", Tree.text(b, "table"), "", "", Tree.flag(b, "line"));
             case "number":
                 return new NumberBlock(id, "", 0, 1, Tree.text(b, "restsOn", ""), null);
             case "explanation":

@@ -82,7 +82,7 @@ public final class HangingSpring extends Apparatus {
     final Coordinate springArrow = length("spring.arrow");
 
     final Handle bodyInHand = handle("body", "mass", body, bodySize);
-    final Act letGo = act("let-go", "Let go").when(handOn);
+    final Act letGo = act("let-go", "Let go").when(handOn).leads();
 
     /** The hanging spring. */
     public HangingSpring() {

@@ -61,7 +61,7 @@ public final class Pendulum extends Apparatus {
     final Flag shut = flag("catch.shut").filmed();
 
     final Handle bobInHand = handle("bob", "bob", bob, radius);
-    final Act open = act("open-catch", "Open the catch").when(shut);
+    final Act open = act("open-catch", "Open the catch").when(shut).leads();
 
     /** The pendulum. */
     public Pendulum() {

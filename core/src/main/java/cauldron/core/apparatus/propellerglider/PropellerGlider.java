@@ -73,8 +73,8 @@ public final class PropellerGlider extends Apparatus {
     final Coordinate dragArrow = length("drag.arrow");
 
     final Handle gliderInHand = handle("glider", "glider", glider, half);
-    final Act start = act("start", "Start the propeller").unless(propeller);
-    final Act cut = act("cut", "Cut the thread").when(thread);
+    final Act start = act("start", "Start the propeller").unless(propeller).leads();
+    final Act cut = act("cut", "Cut the thread").when(thread).leads();
 
     /** The propeller glider. */
     public PropellerGlider() {

@@ -29,9 +29,10 @@ import java.util.Set;
 /**
  * An open bench, set up as the lab wants it; its trials are kept in the notebook.
  *
+ * @param title what it is called where a lab has several
  * @param distinctTrials how many different trials are asked for
  */
-public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implements Block {
+public record BenchBlock(String id, String title, BenchPlan plan, int distinctTrials) implements Block {
 
     @Override
     public String lack(Written written) {
@@ -90,6 +91,8 @@ public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implemen
     /** How it is declared, kept and done. */
     public static final class Kind extends BlockKind<BenchBlock> {
 
+        private final Field<BenchBlock, String> title = field("title", text(60), BenchBlock::title).otherwise("")
+                .says("What it is called where a lab has several.");
         private final Field<BenchBlock, String> apparatus = field("apparatus", text(60), (BenchBlock b) -> b.plan().apparatus());
         private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(VALUE), (BenchBlock b) -> b.plan().setup())
                 .otherwise(Map.of()).says("Settings it begins with.");
@@ -116,7 +119,7 @@ public record BenchBlock(String id, BenchPlan plan, int distinctTrials) implemen
 
         @Override
         protected BenchBlock make(Filled f) {
-            return new BenchBlock(f.get(id), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(readouts),
+            return new BenchBlock(f.get(id), f.get(title), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(readouts),
                     f.get(layers), f.get(histograms), f.get(instruments)), f.get(distinct));
         }
 

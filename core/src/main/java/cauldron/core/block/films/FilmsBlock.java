@@ -22,9 +22,10 @@ import java.util.Map;
 /**
  * Recordings to ask for.
  *
+ * @param title what it is called where a lab has several
  * @param distinctTrials how many different ones are asked for
  */
-public record FilmsBlock(String id, FilmPlan plan, int distinctTrials) implements Block {
+public record FilmsBlock(String id, String title, FilmPlan plan, int distinctTrials) implements Block {
 
     @Override
     public String lack(Written written) {
@@ -49,6 +50,8 @@ public record FilmsBlock(String id, FilmPlan plan, int distinctTrials) implement
     /** How it is declared, kept and done. */
     public static final class Kind extends BlockKind<FilmsBlock> {
 
+        private final Field<FilmsBlock, String> title = field("title", text(60), FilmsBlock::title).otherwise("")
+                .says("What it is called where a lab has several.");
         private final Field<FilmsBlock, String> apparatus = field("apparatus", text(60), (FilmsBlock b) -> b.plan().apparatus());
         private final Field<FilmsBlock, List<String>> views = field("views", list(text(60), 4),
                 (FilmsBlock b) -> b.plan().views()).says("What is filmed, in step.");
@@ -78,7 +81,7 @@ public record FilmsBlock(String id, FilmPlan plan, int distinctTrials) implement
 
         @Override
         protected FilmsBlock make(Filled f) {
-            return new FilmsBlock(f.get(id), new FilmPlan(f.get(apparatus), f.get(views), f.get(rate), f.get(seconds), f.get(fixed),
+            return new FilmsBlock(f.get(id), f.get(title), new FilmPlan(f.get(apparatus), f.get(views), f.get(rate), f.get(seconds), f.get(fixed),
                     f.get(choices), f.get(acts), f.get(instruments)), f.get(distinct));
         }
 

@@ -19,13 +19,17 @@ import cauldron.core.form.Form;
 import cauldron.core.form.Where;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * A graph of a table.
  *
+ * @param title what it is called where a table has several
+ * @param along the column it opens with along, empty for the first of the table's
+ * @param up the column it opens with upright, empty for the next
  * @param line whether a straight line is to be fitted
  */
-public record GraphBlock(String id, String table, boolean line) implements Block {
+public record GraphBlock(String id, String title, String table, String along, String up, boolean line) implements Block {
 
     @Override
     public String lack(Written written) {
@@ -53,8 +57,14 @@ public record GraphBlock(String id, String table, boolean line) implements Block
     /** How it is declared, kept and done. */
     public static final class Kind extends BlockKind<GraphBlock> {
 
+        private final Field<GraphBlock, String> title = field("title", text(60), GraphBlock::title).otherwise("")
+                .says("What it is called where a lab has several.");
         private final Field<GraphBlock, String> table = field("table", text(60), GraphBlock::table)
                 .says("The id of the table it shows.");
+        private final Field<GraphBlock, String> along = field("along", text(60), GraphBlock::along).otherwise("")
+                .says("The column it opens with along; without it, the first of numbers.");
+        private final Field<GraphBlock, String> up = field("up", text(60), GraphBlock::up).otherwise("")
+                .says("The column it opens with upright; without it, the second of numbers.");
         private final Field<GraphBlock, Boolean> line = field("line", FLAG, GraphBlock::line).otherwise(true)
                 .says("Whether a straight line is to be fitted.");
         /** How the student looks at it. */
@@ -67,13 +77,24 @@ public record GraphBlock(String id, String table, boolean line) implements Block
 
         @Override
         protected GraphBlock make(Filled f) {
-            return new GraphBlock(f.get(id), f.get(table), f.get(line));
+            return new GraphBlock(f.get(id), f.get(title), f.get(table), f.get(along), f.get(up), f.get(line));
         }
 
         @Override
         public void checkAmong(GraphBlock block, Neighbours all, Where at) {
-            if (all.block(block.table(), TableBlock.class) == null) {
+            TableBlock shown = all.block(block.table(), TableBlock.class);
+            if (shown == null) {
                 at.fault("there is no table “" + block.table() + "”");
+                return;
+            }
+            axis(block.along(), "along", shown, at);
+            axis(block.up(), "up", shown, at);
+        }
+
+        private static void axis(String column, String field, TableBlock table, Where at) {
+            if (!column.isEmpty() && table.columns().stream().noneMatch(c -> Objects.equals(c.get("id"), column)
+                    && !Objects.equals(c.get("kind"), "label"))) {
+                at.in(field).fault("table “" + table.id() + "” has no column “" + column + "” of numbers");
             }
         }
     }

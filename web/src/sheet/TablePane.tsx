@@ -1,0 +1,97 @@
+import { CellBar } from '../notebook/CellBar';
+import type { BlockOf } from '../core';
+import type { Reading } from '../notebook/table';
+import { tableOps } from '../notebook/tableOps';
+import { TableView } from '../notebook/TableView';
+import { Tabs } from './BenchTabs';
+import { useOffer, type Standing } from './standing';
+import type { Entry } from './useEntry';
+import type { TableAtWork } from './useTable';
+
+export interface SelectedCell {
+  row: string;
+  column: string;
+}
+
+/** The notebook's table in front, and below it what can be done with the selected cell. */
+export function TablePane({
+  tables,
+  at,
+  entry,
+  standing,
+  readOnly,
+  shown,
+  goTo,
+  selected,
+  onSelect,
+  onShow,
+  onFront,
+}: {
+  tables: BlockOf<'table'>[];
+  at: TableAtWork;
+  entry: Entry;
+  standing: Standing;
+  readOnly: boolean;
+  /** The cell whose reading is shown on the bench. */
+  shown: string | null;
+  goTo: { row: number } | null;
+  selected: SelectedCell | null;
+  onSelect: (cell: SelectedCell | null) => void;
+  onShow: (key: string, reading: Reading) => void;
+  onFront: (id: string) => void;
+}) {
+  const { block, table, worked, edits, unitOf } = at;
+  const column = selected && table.columns.find((c) => c.id === selected.column);
+  const cell = selected && table.cells[`${selected.row}/${selected.column}`];
+  const offer = useOffer(standing, column ? unitOf(column.id) : '');
+  // The row that waits for its first character stands below all others.
+  const rowAt = selected ? table.rows.findIndex((r) => r.id === selected.row) : -1;
+  return (
+    <div className="flex h-full min-h-0 flex-col">
+      <Tabs
+        label="Tables"
+        items={tables.length > 1 ? tables.map((t) => ({ id: t.id, name: t.title })) : []}
+        current={block.id}
+        onChoose={onFront}
+      />
+      <TableView
+        key={block.id}
+        title={block.title}
+        table={table}
+        worked={worked}
+        readOnly={readOnly}
+        shown={shown}
+        onCell={entry.type}
+        onShow={onShow}
+        ops={tableOps(table, edits)}
+        history={edits}
+        goTo={goTo}
+        selected={selected}
+        onSelect={(c) => {
+          entry.forget();
+          onSelect(c);
+        }}
+        onTake={(row, col) => entry.take(row, col)}
+      >
+        <p role="status" className="px-3 text-fine text-copper">
+          {entry.hint}
+        </p>
+        {selected && column && (
+          <CellBar
+            column={column}
+            unit={unitOf(column.id)}
+            row={1 + (rowAt < 0 ? table.rows.length : rowAt)}
+            cell={cell ?? { text: '' }}
+            readOnly={readOnly}
+            hidden={!!table.uncertaintiesHidden}
+            canRecord={!!standing.now()}
+            offer={offer}
+            onRecord={() => entry.tie(selected.row, column.id, cell!)}
+            onUncertainty={(u) => entry.write(selected.row, column.id, { ...cell!, uncertainty: u })}
+            onTake={() => entry.take(selected.row, column.id)}
+          />
+        )}
+      </TableView>
+    </div>
+  );
+}

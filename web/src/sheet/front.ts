@@ -1,0 +1,33 @@
+import { useState } from 'react';
+import type { Block, BlockOf, Sheet } from '../core';
+
+/** What stands on the right side of a lab. */
+export type RightKind = 'films' | 'bench' | 'table' | 'graph';
+
+export function blocksOf<K extends RightKind>(sheet: Sheet, ...kinds: K[]): BlockOf<K>[] {
+  return sheet.parts.flatMap((p) => p.blocks).filter((b): b is BlockOf<K> => (kinds as string[]).includes(b.type));
+}
+
+/** The chosen one of several blocks; a part that is opened brings its own to the front. */
+export function useFront<B extends Block>(
+  blocks: B[],
+  sheet: Sheet,
+  part: number,
+): [B | undefined, (id: string) => void] {
+  const [chosen, setChosen] = useState<{ part: number; id: string } | null>(null);
+  // Going back from a part, the last block at or before it is the one it builds on.
+  let fitting = blocks[0];
+  for (const b of blocks) if (sheet.parts.findIndex((p) => p.blocks.some((x) => x.id === b.id)) <= part) fitting = b;
+  const own = blocks.find((b) => sheet.parts[part].blocks.some((x) => x.id === b.id));
+  const front = (chosen?.part === part && blocks.find((b) => b.id === chosen.id)) || own || fitting;
+  return [front, (id) => setChosen({ part, id })];
+}
+
+/** Which side of the right has the room: the bench while measuring, table and graph while analysing. */
+export type Stance = 'bench' | 'notebook';
+
+/** A part that measures has something to measure on, or a table to fill; the others look at what was measured. */
+export function stanceOf(sheet: Sheet, part: number): Stance {
+  const measures = sheet.parts[part].blocks.some((b) => b.type === 'films' || b.type === 'bench' || b.type === 'table');
+  return measures ? 'bench' : 'notebook';
+}

@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { uncertaintyOf } from '../core';
+import { lying } from '../instruments/placing';
+import { displayFor, displays } from '../instruments/useInstruments';
+import { rowsChange, type Cell } from '../notebook/table';
+import type { Standing } from './standing';
+import type { TableAtWork } from './useTable';
+
+/** How values come into a table's cells: typed, taken from a display, or tied to where the bench stands now. */
+export function useEntry(at: TableAtWork | null, standing: Standing, onWritten: () => void) {
+  const [hint, setHint] = useState('');
+  const write = (row: string, column: string, cell: Cell) => {
+    if (!at) return;
+    const order = at.table.rows.map((r) => r.id);
+    const slot = `cell/${row}/${column}`;
+    at.edits.apply(
+      [...(order.includes(row) ? [] : [rowsChange(at.table, [...order, row])]), { slot, value: { ...cell } }],
+      slot,
+    );
+    setHint('');
+    onWritten();
+  };
+  const tied = (cell: Cell, column: string, before?: Cell): Cell => {
+    const reading = standing.now()?.reading();
+    if (!reading || !at) return cell;
+    const uncertainty = before?.uncertainty ?? uncertaintyOf(lying(reading.instruments), at.unitOf(column))?.text;
+    return { ...cell, reading, ...(uncertainty && { uncertainty }) };
+  };
+  return {
+    hint,
+    forget: () => setHint(''),
+    write,
+    tie: (row: string, column: string, cell: Cell) => write(row, column, tied(cell, column, cell)),
+    /** A value that is typed while a trial is on the bench remembers how it was read. */
+    type: (row: string, column: string, text: string) => {
+      const measured = at?.table.columns.find((c) => c.id === column)?.kind === 'measured';
+      const before = at?.table.cells[`${row}/${column}`];
+      write(row, column, measured && text.trim() !== '' ? tied({ text }, column, before) : { text });
+    },
+    take: (row: string, column: string, instrument?: string) => {
+      const now = standing.now();
+      if (!now || !at) return;
+      const unit = at.unitOf(column);
+      const found = displayFor(
+        displays(now.state).filter((d) => !instrument || d.instrument.id === instrument),
+        unit,
+      );
+      if (found) write(row, column, tied({ text: found.typed }, column));
+      else
+        setHint(
+          `Nothing on the bench shows ${unit ? `a value in ${unit}` : 'such a value'} now. Take an instrument with` +
+            ' a display from the tray, or type what you read.',
+        );
+    },
+  };
+}
+
+export type Entry = ReturnType<typeof useEntry>;
