@@ -5,6 +5,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { license: { fileName: 'licenses/THIRD-PARTY-WEB.md' }, assetsInlineLimit: 0 },
-  server: { proxy: { '/api': 'http://127.0.0.1:8137' } },
+  // The guides in docs/ are read by a test.
+  server: { proxy: { '/api': 'http://127.0.0.1:8137' }, fs: { allow: ['..'] } },
   test: { environment: 'happy-dom', environmentOptions: { happyDOM: { url: 'http://localhost/' } } },
 });

@@ -13,6 +13,7 @@ import {
 import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Manifest } from '../core';
+import { Help } from '../shell/Help';
 import { Button } from '../ui';
 import { pathLayer } from './BenchStage';
 import { hasAccount, type Shown } from './Dock';
@@ -137,6 +138,7 @@ export const BenchHeader = memo(function BenchHeader({
           <Expand size={15} />
           <span className="sr-only">Picture only</span>
         </Button>
+        <Help at="bench" sign />
         <Button onClick={onProjector} aria-pressed={projector}>
           <Monitor size={15} />
           {projector ? 'Leave' : 'Projector'}

@@ -151,7 +151,7 @@ function Bench({ m }: { m: Manifest }) {
             empty={shapes.length === 0}
           />
         )}
-        <Tray state={instruments} note={<PictureNote bench={bench} layers={layers} />} />
+        <Tray state={instruments} />
         <div className="relative grid min-h-0 flex-1" style={{ gridTemplateColumns: two ? '1fr 1fr' : '1fr' }}>
           {live.sides.map((_, i) => (
             <BenchStage
@@ -175,11 +175,10 @@ function Bench({ m }: { m: Manifest }) {
                 : undefined}
             </BenchStage>
           ))}
-          {leftShown !== 'settings' && bench.trouble && (
-            <div className="absolute bottom-2 left-2">
-              <Trouble error={bench.trouble} />
-            </div>
-          )}
+          <div className="absolute bottom-1 left-2 flex max-w-[calc(100%-9rem)] flex-col items-start gap-1">
+            {leftShown !== 'settings' && <Trouble error={bench.trouble} />}
+            <PictureNote bench={bench} layers={layers} />
+          </div>
         </div>
         {bins.length > 0 && !pictureOnly && (
           <div

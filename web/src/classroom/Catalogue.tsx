@@ -1,17 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
+import { apparatusList } from '../core';
 import { Shell } from '../shell/Shell';
 import { Trouble } from '../ui';
-
-const ApparatusList = lazy(() => import('./ApparatusList'));
+import { ApparatusList } from './ApparatusList';
 
 /** Apparatus to demonstrate with, and labs to give. */
 export function Catalogue() {
   const { data, error } = useQuery({ queryKey: ['labs'], queryFn: () => ask(api.GET('/api/labs')) });
   return (
-    <Shell>
+    <Shell help="give">
       <h1 className="mb-6 text-title font-bold">Catalogue</h1>
       <section className="mb-10">
         <h2 className="mb-3 text-lead font-bold">Apparatus</h2>
@@ -29,7 +29,8 @@ export function Catalogue() {
                 <h3 className="font-bold">{lab.title}</h3>
                 <p className="max-w-prose">{lab.summary}</p>
                 <p className="text-fine text-soft">
-                  about {lab.minutes} minutes · {lab.points} points · {lab.apparatus}
+                  about {lab.minutes} minutes · {lab.points} points ·{' '}
+                  {apparatusList.find((a) => a.id === lab.apparatus)?.name ?? lab.apparatus}
                 </p>
               </div>
               <Link

@@ -18,7 +18,7 @@ export function ClassList() {
     refetchInterval: 10_000,
   });
   return (
-    <Shell>
+    <Shell help="watch">
       <Trouble error={error} />
       {!data && !error && <p className="text-soft">Opening …</p>}
       {data && (

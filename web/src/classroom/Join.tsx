@@ -30,8 +30,8 @@ export function Join() {
       ) : (
         <>
           <div>
-            <h1 className="text-title font-bold">Join a class</h1>
-            <p className="text-soft">Your teacher has the class code. No e-mail is needed.</p>
+            <h1 className="text-title font-bold">Your class code</h1>
+            <p className="text-soft">Your teacher has it. No e-mail is needed.</p>
           </div>
           <form
             className="flex flex-col gap-2"
@@ -76,7 +76,7 @@ export function Join() {
             </Button>
           </form>
           <p className="border-t pt-4">
-            Been here before?{' '}
+            You have a user name already?{' '}
             <Link to="/" className="font-semibold text-indigo underline">
               Sign in
             </Link>

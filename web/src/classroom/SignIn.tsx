@@ -18,7 +18,7 @@ export function SignIn() {
       <Mark />
       <div>
         <h1 className="text-title font-bold">Sign in</h1>
-        <p className="text-soft">Teachers and students sign in with the user name they were given.</p>
+        <p className="text-soft">With the user name you were given, such as mira.holm.</p>
       </div>
       <form
         className="flex flex-col gap-3"
@@ -49,15 +49,15 @@ export function SignIn() {
         </Button>
       </form>
       <p>
-        You have a one-time code on a slip?{' '}
+        A code on a slip of paper?{' '}
         <Link to="/enter" className="font-semibold text-indigo underline">
-          Enter with the code
+          Use it once to get in
         </Link>
       </p>
       <p className="border-t pt-4">
-        New in a class?{' '}
+        New here?{' '}
         <Link to="/join" className="font-semibold text-indigo underline">
-          Join with a class code
+          Type your class code
         </Link>
       </p>
     </main>

@@ -13,5 +13,17 @@ const files = import.meta.glob<{ default: unknown }>(['./generated/apparatus/*.j
 export function isApparatus(id: string) {
   return apparatusList.some((a) => a.id === id);
 }
+/** How an apparatus looks in lists: its scene and its crowd through a frame, in metres. */
+export interface Portrait {
+  layers: string[];
+  frame: number[];
+  scene: number[];
+  crowd: number[];
+}
+const portraits = import.meta.glob<{ default: unknown }>('./generated/portraits/*.json');
+export const portraitOf = once((id) =>
+  portraits[`./generated/portraits/${id}.json`]().then((m) => m.default as Portrait),
+);
+
 /** The manifest of an apparatus. */
 export const manifestOf = once((id) => files[`./generated/apparatus/${id}.json`]().then((m) => m.default as Manifest));

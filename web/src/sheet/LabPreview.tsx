@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask } from '../api/client';
 import { Journal } from '../notebook/journal';
 import { DueFields, type Due } from '../classroom/DueFields';
+import { Help } from '../shell/Help';
 import { Button, Dialog, Select, Trouble } from '../ui';
 import { BlockView, type SheetContext } from './Blocks';
 import type { Sheet } from '../core';
@@ -50,7 +51,10 @@ export default function LabPreview() {
         <span className="text-soft">
           as a student sees it · about {sheet.minutes} minutes · {sheet.points} points
         </span>
-        <Button kind="main" className="ml-auto" onClick={() => setGiving(true)}>
+        <span className="ml-auto">
+          <Help at="give" />
+        </span>
+        <Button kind="main" onClick={() => setGiving(true)}>
           Give to a class
         </Button>
       </header>

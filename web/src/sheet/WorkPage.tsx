@@ -16,6 +16,8 @@ import { BlockView, type SheetContext } from './Blocks';
 import { JournalNotes } from './JournalNotes';
 import { KeptSign } from './KeptSign';
 import { PartNav } from './PartNav';
+import { Help } from '../shell/Help';
+import type { HelpPlace } from '../shell/help';
 import { ReportButton } from './ReportButton';
 import { SubmitDialog } from './SubmitDialog';
 import { useJournal } from './useJournal';
@@ -144,6 +146,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
           )}
           {!data.own && (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={refresh} />}
           {!data.own && !data.submittedAt && !data.closed && <p className="text-fine text-soft">read only · working</p>}
+          <Help sign at={data.own ? helpFor(part) : 'watch'} />
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
           {data.own && !readOnly && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
         </div>
@@ -195,6 +198,15 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
       )}
     </div>
   );
+}
+
+/** What a student may want to read in a part. */
+function helpFor(part: Sheet['parts'][number]): HelpPlace {
+  const has = (type: Block['type']) => part.blocks.some((b) => b.type === type);
+  if (has('films')) return 'record';
+  if (has('bench')) return 'openBench';
+  if (has('graph')) return 'graphs';
+  return has('number') ? 'answers' : 'parts';
 }
 
 type Tables = Map<string, Worktable>;

@@ -65,8 +65,7 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
   const elsewhere = askedLast?.before && places[askedLast.desk]?.trial !== askedLast.reading.trial;
   const asked = elsewhere ? null : askedLast;
   const own = stanceOf(sheet, part);
-  const chosen = byHand?.part === part ? byHand.stance : own;
-  const stance = asked ? 'bench' : chosen;
+  const stance = byHand?.part === part ? byHand.stance : own;
   const m = desk && use(manifestOf(desk.apparatus));
   const view = m?.views.find((v) => desk?.type === 'films' && v.id === desk.views[0]) ?? m?.views[0];
   const all = journal.all();
@@ -131,7 +130,7 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
               chooseDesk(id);
             }}
             aside={stance === 'notebook'}
-            fetched={own === 'notebook' && chosen === 'bench'}
+            fetched={own === 'notebook' && stance === 'bench'}
             onStance={(to) => setByHand({ part, stance: to })}
           >
             {desk.type === 'films' ? (

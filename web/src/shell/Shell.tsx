@@ -1,6 +1,8 @@
 import { KeyRound, LogOut } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
+import type { HelpPlace } from './help';
+import { Help } from './Help';
 import { MySecret } from './MySecret';
 import { Button } from '../ui';
 import { useMe, useSignOut } from './session';
@@ -34,7 +36,7 @@ export function Mark() {
 }
 
 /** The frame of ordinary pages: name, places, sign out. */
-export function Shell({ children }: { children: ReactNode }) {
+export function Shell({ children, help }: { children: ReactNode; help?: HelpPlace }) {
   const me = useMe();
   const signOut = useSignOut();
   const [changing, setChanging] = useState(false);
@@ -66,6 +68,10 @@ export function Shell({ children }: { children: ReactNode }) {
             <span className="text-soft">
               {me.displayName} · <span className="mono">{me.userName}</span>
             </span>
+            <Help
+              small
+              at={help ?? (me.role === 'TEACHER' ? 'classes' : me.role === 'ADMINISTRATOR' ? 'people' : 'labs')}
+            />
             <Button small kind="quiet" onClick={() => setChanging(true)}>
               <KeyRound size={15} aria-hidden />
               My secret

@@ -3,13 +3,16 @@ package cauldron.browser;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Frame;
+import cauldron.core.apparatus.Layer;
 import cauldron.core.apparatus.Manifest;
+import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.inventory.Inventory;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,17 +27,29 @@ final class ManifestFiles {
     private ManifestFiles() {
     }
 
-    /** Writes {@code <id>.json} for each, and {@code index.json} for lists, into the folder named by the argument. */
+    /** Writes {@code <id>.json} for each, and {@code index.json} for lists, into the folder named by the argument; portraits beside. */
     public static void main(String[] args) throws IOException {
         Path folder = Files.createDirectories(Path.of(args[0]));
+        Path portraits = Files.createDirectories(folder.resolveSibling("portraits"));
         ObjectMapper json = new ObjectMapper();
         List<Object> index = new ArrayList<>();
         for (Apparatus apparatus : Inventory.all()) {
             Manifest m = apparatus.manifest();
             Files.writeString(folder.resolve(m.id() + ".json"), json.writeValueAsString(tree(apparatus)));
+            Files.writeString(portraits.resolve(m.id() + ".json"), json.writeValueAsString(portrait(apparatus)));
             index.add(Tree.of("id", m.id(), "name", m.name(), "summary", m.summary(), "topics", m.topics()));
         }
         Files.writeString(folder.resolve("index.json"), json.writeValueAsString(index));
+    }
+
+    /** How it looks in lists: its scene, its crowd and the frame, in metres, so that no model is needed to draw it. */
+    private static Map<String, Object> portrait(Apparatus apparatus) {
+        Run run = apparatus.portrait().run();
+        double[] crowd = new double[3 * run.crowdSize()];
+        int n = run.crowd(crowd);
+        return Tree.of("layers",
+                apparatus.portrait().layers().stream().map(Layer::id).toList(), "frame", apparatus.portrait().frame().toArray(), "scene", run.scene().values(), "crowd",
+                Arrays.copyOf(crowd, 3 * n));
     }
 
     /** The manifest, its views with their width over their height at first, by which a page lays itself out. */

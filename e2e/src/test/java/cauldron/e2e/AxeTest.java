@@ -96,7 +96,7 @@ class AxeTest {
             page.navigate(App.address());
             Chrome.button(page, "Sign in").waitFor();
             check(page, "sign in");
-            Chrome.link(page, "Join with a class code").click();
+            Chrome.link(page, "Type your class code").click();
             check(page, "join");
             page = Chrome.signIn(context, "imre.saltzman");
             page.getByText("The lamp keeper's clock").waitFor();

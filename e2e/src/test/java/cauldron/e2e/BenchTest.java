@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -117,6 +118,20 @@ class BenchTest {
         nothingIsCutOff(1024, 768);
         page.setViewportSize(1280, 720);
         nothingIsCutOff(1280, 720);
+    }
+
+    @Test
+    void helpOpensAtThisPlaceBesideTheBenchAndIsSearched() {
+        Chrome.button(page, "Help").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Show apparatus"))).isVisible();
+        // It isn't in the way: the bench goes on.
+        Chrome.button(page, "Run").click();
+        assertThat(Chrome.button(page, "Pause")).isVisible();
+        page.getByPlaceholder("Search").fill("beam timer");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Measure For students")).click();
+        assertThat(page.getByText("The beam timer's beam is laid where the body passes")).isVisible();
+        Chrome.button(page, "Close help").click();
+        assertThat(page.getByPlaceholder("Search")).hasCount(0);
     }
 
     private void nothingIsCutOff(int width, int height) {

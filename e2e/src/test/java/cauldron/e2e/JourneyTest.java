@@ -95,7 +95,7 @@ class JourneyTest {
     private static Page studentJoins(BrowserContext context, String code) {
         Page page = context.newPage();
         page.navigate(App.address());
-        Chrome.link(page, "Join with a class code").click();
+        Chrome.link(page, "Type your class code").click();
         page.getByLabel("Class code").fill(code.toLowerCase(Locale.ROOT));
         page.getByLabel("Your name").fill(NAME);
         page.getByLabel("Choose a secret").fill(SECRET);

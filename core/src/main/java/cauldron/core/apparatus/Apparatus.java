@@ -16,6 +16,7 @@ public abstract class Apparatus extends Declaration {
     private double interval = 1.0 / 60;
     private double speed = 1;
     private String timeUnit = "s";
+    private final Portrait portrait = new Portrait(this);
     private Manifest manifest;
 
     /**
@@ -66,6 +67,11 @@ public abstract class Apparatus extends Declaration {
             manifest = closed;
         }
         return manifest;
+    }
+
+    /** How it looks in lists; a subclass says so in its constructor. */
+    public final Portrait portrait() {
+        return portrait;
     }
 
     /** A fresh experiment. */

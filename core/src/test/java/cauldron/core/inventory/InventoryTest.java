@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import cauldron.core.apparatus.Apparatus;
+import cauldron.core.apparatus.Frame;
+import cauldron.core.apparatus.Run;
 import cauldron.core.bead.Bead;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -32,6 +34,19 @@ class InventoryTest {
         String id = apparatus.manifest().id();
         assertThat(apparatus.getClass().getPackageName()).endsWith("." + id.replace("-", ""));
         assertThat(apparatus.getClass().getSimpleName()).isEqualToIgnoringCase(id.replace("-", ""));
+    }
+
+    /** What can be taken hold of is what it is about: in its portrait it is in view, with room around. */
+    @ParameterizedTest
+    @MethodSource("all")
+    void itsPortraitShowsWhatItIsAbout(Apparatus apparatus) {
+        Run run = apparatus.portrait().run();
+        Frame frame = apparatus.portrait().frame();
+        assertThat(apparatus.manifest().handles()).isNotEmpty().allSatisfy(h -> {
+            assertThat(run.scene().of(h.at().x())).isBetween(frame.left(), frame.left() + frame.width());
+            assertThat(run.scene().of(h.at().y())).isBetween(frame.bottom(), frame.bottom() + frame.height());
+        });
+        assertThat(frame.width() / frame.height()).as("nearly square, for a card").isBetween(0.6, 1.6);
     }
 
     @ParameterizedTest

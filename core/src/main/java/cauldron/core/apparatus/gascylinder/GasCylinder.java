@@ -130,8 +130,9 @@ public final class GasCylinder extends Apparatus {
                 "gas", "pressure", "temperature", "molecules", "diffusion", "energy");
         time(1e-12, 1e-10, "ps");
         layer("path", "Path of the tagged molecule").trail(tagX, tagY);
-        layer("large", "Molecules drawn larger than life").note("molecules drawn 4 times larger than life");
+        Layer large = layer("large", "Molecules drawn larger than life").note("molecules drawn 4 times larger than life");
         tray("fine-ruler", "stopwatch", "pressure-gauge", "thermometer");
+        portrait().with(count1, 220).with(count2, 140).with(length, 45).at(60e-12).showing(large);
         slips("The lighter gas taken for the hotter one", "All molecules taken to be equally fast",
                 "Pressure taken to come from speed alone");
     }

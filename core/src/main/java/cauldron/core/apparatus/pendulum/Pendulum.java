@@ -70,6 +70,7 @@ public final class Pendulum extends Apparatus {
                 "oscillation", "period", "energy", "gravity", "damping");
         tray("ruler", "protractor", "stopwatch", "beam-timer", "markers", "magnifier");
         tray("spring-scale", tension);
+        portrait().with(angle, 32).at(0.12);
         slips("Timing one swing instead of many", "Half a swing taken for a whole one",
                 "Length measured to the top of the bob", "Counting from one instead of zero",
                 "Angle too wide for the simple law", "Mass expected to matter");

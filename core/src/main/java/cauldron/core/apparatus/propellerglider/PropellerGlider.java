@@ -85,6 +85,7 @@ public final class PropellerGlider extends Apparatus {
         layer("forces", "Force arrows");
         tray("ruler", "tape", "stopwatch", "markers", "magnifier");
         tray("spring-scale", scaleForce);
+        portrait().doing(start, 0.1).at(1.2).through(-0.37, -0.3, 0.72, 0.64);
         slips("Time zero taken before the thread parts", "The scale's zero not taken off", "Centimetres for metres",
                 "Average taken for instantaneous speed", "Force and acceleration exchanged on the axes");
     }
