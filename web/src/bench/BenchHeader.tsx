@@ -1,8 +1,10 @@
 import {
   ArrowLeft,
   BarChart3,
+  CircleHelp,
   Columns2,
   Expand,
+  Gauge,
   History,
   Layers,
   LineChart,
@@ -14,10 +16,10 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Manifest } from '../core';
 import { Help } from '../shell/Help';
-import { Button } from '../ui';
 import { pathLayer } from './BenchStage';
 import { hasAccount, type Shown } from './Dock';
-import { ShowMenu, WORD } from './ShowMenu';
+import { HeadButton } from './HeadButton';
+import { ShowMenu } from './ShowMenu';
 
 export type Left = 'settings' | 'trials' | null;
 
@@ -54,7 +56,6 @@ export const BenchHeader = memo(function BenchHeader({
   onProjector,
 }: Props) {
   const layerItems = [...m.layers, ...m.handles.map((h) => ({ id: pathLayer(h.id), name: `Path of the ${h.name}` }))];
-  const pressed = (on: boolean) => (on ? 'border-copper!' : '');
   const panel = (which: Exclude<Left, null>) => onLeft(left === which ? null : which);
   return (
     <header
@@ -65,84 +66,59 @@ export const BenchHeader = memo(function BenchHeader({
       </Link>
       <h1 className="text-lead font-bold whitespace-nowrap">{m.name}</h1>
       <div className="ml-auto flex gap-1.5">
-        <Button
-          title="Settings"
+        <HeadButton
+          sign={<SlidersHorizontal size={15} />}
+          word="Settings"
           onClick={() => panel('settings')}
           aria-pressed={left === 'settings'}
-          className={pressed(left === 'settings')}
-        >
-          <SlidersHorizontal size={15} />
-          <span className={WORD}>Settings</span>
-        </Button>
-        <Button
-          title="Trials"
+        />
+        <HeadButton
+          sign={<History size={15} />}
+          word="Trials"
           onClick={() => panel('trials')}
           aria-pressed={left === 'trials'}
-          className={pressed(left === 'trials')}
-        >
-          <History size={15} />
-          <span className={WORD}>Trials</span>
-        </Button>
-        <Button title="Side by side" onClick={() => onTwo(!two)} aria-pressed={two} className={pressed(two)}>
-          <Columns2 size={15} />
-          <span className="sr-only">Side by side</span>
-        </Button>
-        <Button title="Draw over the picture" onClick={onDraw} aria-pressed={drawing} className={pressed(drawing)}>
-          <PenLine size={15} />
-          <span className={WORD}>Draw</span>
-        </Button>
+        />
+        <HeadButton sign={<Columns2 size={15} />} word="Side by side" onClick={() => onTwo(!two)} aria-pressed={two} />
+        <HeadButton sign={<PenLine size={15} />} word="Draw" onClick={onDraw} aria-pressed={drawing} />
         {hasAccount(m) && (
-          <Button
-            title="Energy"
+          <HeadButton
+            sign={<BarChart3 size={15} />}
+            word="Energy"
             onClick={() => onShow({ bars: !shown.bars })}
             aria-pressed={shown.bars}
-            className={pressed(shown.bars)}
-          >
-            <BarChart3 size={15} />
-            <span className={WORD}>Energy</span>
-          </Button>
+          />
         )}
         {layerItems.length > 0 && (
           <ShowMenu
-            title="Show"
+            trigger={<HeadButton sign={<Layers size={15} />} word="Show" />}
             items={layerItems}
             chosen={shown.layers}
             onChange={(l) => onShow({ layers: l })}
-            icon={<Layers size={15} />}
           />
         )}
         {m.distributions.length > 0 && (
           <ShowMenu
-            title="Histogram"
+            trigger={<HeadButton sign={<BarChart3 size={15} />} word="Histogram" />}
             items={m.distributions}
             chosen={shown.histograms}
             onChange={(histograms) => onShow({ histograms })}
-            icon={<BarChart3 size={15} />}
           />
         )}
         <ShowMenu
-          title="Readouts"
+          trigger={<HeadButton sign={<Gauge size={15} />} word="Readouts" />}
           items={m.channels}
           chosen={shown.readouts}
           onChange={(readouts) => onShow({ readouts })}
-          icon={null}
         />
         <ShowMenu
-          title="Graph"
+          trigger={<HeadButton sign={<LineChart size={15} />} word="Graph" />}
           items={m.channels}
           chosen={shown.graphed}
           onChange={(graphed) => onShow({ graphed })}
-          icon={<LineChart size={15} />}
         />
-        <Button title="Picture only" onClick={() => onPictureOnly(true)}>
-          <Expand size={15} />
-          <span className="sr-only">Picture only</span>
-        </Button>
-        <Help at="bench" sign />
-        <Button onClick={onProjector} aria-pressed={projector}>
-          <Monitor size={15} />
-          {projector ? 'Leave' : 'Projector'}
-        </Button>
+        <HeadButton sign={<Expand size={15} />} word="Picture only" onClick={() => onPictureOnly(true)} />
+        <Help at="bench" trigger={<HeadButton sign={<CircleHelp size={15} />} word="Help" />} />
+        <HeadButton sign={<Monitor size={15} />} word={projector ? 'Leave' : 'Projector'} onClick={onProjector} />
       </div>
     </header>
   );

@@ -20,6 +20,7 @@ import { Transport } from './Transport';
 import { useDeviceShelf, type KeptTrial } from './trials';
 import { TrialsPanel } from './TrialsPanel';
 import { useBench } from './useBench';
+import { UPRIGHT } from '../picture/picture';
 import { useProjector } from './useProjector';
 import { populationNames } from './words';
 
@@ -69,6 +70,8 @@ function Bench({ m }: { m: Manifest }) {
   const leftShown = pictureOnly ? null : left;
   const layers = useMemo(() => new Set(shown.layers), [shown.layers]);
   const bins = m.distributions.filter((d) => shown.histograms.includes(d.id));
+  // One upright picture leaves room beside it for how values are spread.
+  const beside = !two && m.views[0].aspect <= UPRIGHT;
   const drawing = tool !== null;
   const { play } = live;
   const toggleDrawing = useCallback(() => {
@@ -152,53 +155,60 @@ function Bench({ m }: { m: Manifest }) {
           />
         )}
         <Tray state={instruments} />
-        <div className="relative grid min-h-0 flex-1" style={{ gridTemplateColumns: two ? '1fr 1fr' : '1fr' }}>
-          {live.sides.map((_, i) => (
-            <BenchStage
-              key={i}
-              bench={bench}
-              side={i}
-              layers={layers}
-              tool={live.playing ? null : tool}
-              behind={i === 0 ? behind : []}
-              label={two ? 'AB'[i] : undefined}
-            >
-              {i === 0
-                ? (picture) => (
-                    <InstrumentLayer
-                      state={instruments}
-                      picture={picture}
-                      content="bench-content-0"
-                      points={snapPoints(m, picture, instruments.markers, instruments.frame)}
-                    />
-                  )
-                : undefined}
-            </BenchStage>
-          ))}
-          <div className="absolute bottom-1 left-2 flex max-w-[calc(100%-9rem)] flex-col items-start gap-1">
-            {leftShown !== 'settings' && <Trouble error={bench.trouble} />}
-            <PictureNote bench={bench} layers={layers} />
-          </div>
-        </div>
-        {bins.length > 0 && !pictureOnly && (
+        <div className={`flex min-h-0 min-w-0 flex-1 ${beside ? 'flex-row' : 'flex-col'}`}>
           <div
-            className="grid max-h-[46%] shrink-0 gap-x-4 overflow-auto border-t bg-sheet px-3 py-2"
-            style={{ gridTemplateColumns: `repeat(${Math.max(bins.length, live.sides.length)}, minmax(0,1fr))` }}
+            className="relative grid min-h-0 min-w-0 flex-1"
+            style={{ gridTemplateColumns: two ? '1fr 1fr' : '1fr' }}
           >
-            {bins.flatMap((d) =>
-              live.sides.map((s, i) => (
-                <HistogramPanel
-                  key={`${d.id}${i}`}
-                  m={m}
-                  run={s.run}
-                  distribution={d}
-                  names={populationNames(m, d, s.settings)}
-                  layers={layers}
-                />
-              )),
-            )}
+            {live.sides.map((_, i) => (
+              <BenchStage
+                key={i}
+                bench={bench}
+                side={i}
+                layers={layers}
+                tool={live.playing ? null : tool}
+                behind={i === 0 ? behind : []}
+                label={two ? 'AB'[i] : undefined}
+              >
+                {i === 0
+                  ? (picture) => (
+                      <InstrumentLayer
+                        state={instruments}
+                        picture={picture}
+                        content="bench-content-0"
+                        points={snapPoints(m, picture, instruments.markers, instruments.frame)}
+                      />
+                    )
+                  : undefined}
+              </BenchStage>
+            ))}
+            <div className="absolute bottom-1 left-2 flex max-w-[calc(100%-9rem)] flex-col items-start gap-1">
+              {leftShown !== 'settings' && <Trouble error={bench.trouble} />}
+              <PictureNote bench={bench} layers={layers} />
+            </div>
           </div>
-        )}
+          {bins.length > 0 && !pictureOnly && (
+            <div
+              className={`grid shrink-0 content-start gap-x-4 overflow-auto bg-sheet px-3 py-2 ${beside ? 'w-1/2 border-l' : 'max-h-[46%] border-t'}`}
+              style={{
+                gridTemplateColumns: `repeat(${beside ? 1 : Math.max(bins.length, live.sides.length)}, minmax(0,1fr))`,
+              }}
+            >
+              {bins.flatMap((d) =>
+                live.sides.map((s, i) => (
+                  <HistogramPanel
+                    key={`${d.id}${i}`}
+                    m={m}
+                    run={s.run}
+                    distribution={d}
+                    names={populationNames(m, d, s.settings)}
+                    layers={layers}
+                  />
+                )),
+              )}
+            </div>
+          )}
+        </div>
       </section>
 
       {docked && <Dock bench={bench} shown={shown} behind={behind} />}

@@ -1,34 +1,21 @@
 import { Popover } from 'radix-ui';
-import type { ReactNode } from 'react';
-import { Button } from '../ui';
+import type { ReactElement } from 'react';
 
-/** Words give way to signs where there is no room for them; on the projector, whose type is larger, sooner. */
-export const WORD = 'max-xl:sr-only in-data-[theme=projector]:max-[100rem]:sr-only';
-
-/** A button that opens a list of things to show or hide. */
+/** A list of things to show or hide, opened by a button. */
 export function ShowMenu({
-  title,
+  trigger,
   items,
   chosen,
   onChange,
-  icon,
-  small,
 }: {
-  title: string;
+  trigger: ReactElement;
   items: { id: string; name: string }[];
   chosen: string[];
   onChange: (c: string[]) => void;
-  icon: ReactNode;
-  small?: boolean;
 }) {
   return (
     <Popover.Root>
-      <Popover.Trigger asChild>
-        <Button title={title} small={small}>
-          {icon}
-          <span className={icon ? WORD : ''}>{title}</span>
-        </Button>
-      </Popover.Trigger>
+      <Popover.Trigger asChild>{trigger}</Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}

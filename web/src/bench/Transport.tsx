@@ -173,6 +173,8 @@ export function Transport({
     else live.setLoop({ from: run.time(), to: Infinity });
   };
   const loopName = !live.loop ? 'Loop: begin here' : live.loop.to === Infinity ? 'Loop: end here' : 'Leave the loop';
+  // With acts beside the other buttons the time line needs a row of its own sooner.
+  const possible = m.acts.length > 0;
   return (
     <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
@@ -189,7 +191,9 @@ export function Transport({
             .map((act) => act.id)
             .join(' ')}
         />
-        <span className="flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full">
+        <span
+          className={`flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full ${possible ? '@max-7xl:-order-1 @max-7xl:basis-full' : ''}`}
+        >
           <TimeLine
             m={m}
             run={run}

@@ -61,6 +61,9 @@ export interface SceneOf<A extends ApparatusId> {
   paint?: PaintOf<A>;
 }
 
+/** Pictures no wider than this, for their height, leave room beside them on a wide screen. */
+export const UPRIGHT = 1.35;
+
 export const NO_LAYERS: Layers = new Set<string>();
 
 const LONGER_SIDE = 1000;

@@ -1,5 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { Group, Panel, Separator, type GroupImperativeHandle } from 'react-resizable-panels';
+import { UPRIGHT } from '../picture/picture';
 import { useSize } from '../ui/useSize';
 import type { Stance } from './front';
 
@@ -8,8 +9,7 @@ const SHARE = { beside: { bench: 64, notebook: 32 }, above: { bench: 66, noteboo
 /** With this many columns a table beside the bench needs more, even while measuring. */
 const MANY_COLUMNS = 5;
 const BESIDE_MANY = 56;
-/** Pictures no wider than this, for their height, stand beside the notebook where there is room for both. */
-const UPRIGHT = 1.35;
+/** Where there is room for both, an upright picture stands beside the notebook. */
 const ROOM_FOR_BOTH = 880;
 
 /**

@@ -150,7 +150,7 @@ export const LabBench = memo(function LabBench({
               </Press>
             )}
             {m.layers.length > 0 && (
-              <ShowMenu title="Show" small items={m.layers} chosen={layers} onChange={setLayers} icon={null} />
+              <ShowMenu trigger={<Button small>Show</Button>} items={m.layers} chosen={layers} onChange={setLayers} />
             )}
           </Tray>
           {tool && (

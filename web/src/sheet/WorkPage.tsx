@@ -146,7 +146,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
           )}
           {!data.own && (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={refresh} />}
           {!data.own && !data.submittedAt && !data.closed && <p className="text-fine text-soft">read only · working</p>}
-          <Help sign at={data.own ? helpFor(part) : 'watch'} />
+          <Help at={data.own ? helpFor(part) : 'watch'} />
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
           {data.own && !readOnly && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
         </div>

@@ -1,22 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
 import { CircleHelp, Search, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { memo, useMemo, useRef, useState, type MouseEvent } from 'react';
+import { memo, useMemo, useRef, useState, type MouseEvent, type ReactElement } from 'react';
 import { api, ask } from '../api/client';
 import { Button, inputClass, Trouble } from '../ui';
 import { found, HELP, snippet, passagesOf, type HelpPlace } from './help';
 
 /** Opens the guides beside the page, at what they say of this place. */
-export function Help({ at, small, sign }: { at: HelpPlace; small?: boolean; /** Without its word. */ sign?: boolean }) {
+export function Help({ at, trigger }: { at: HelpPlace; trigger?: ReactElement }) {
   const [open, setOpen] = useState(false);
   return (
     // Not modal: it is read while working.
     <Dialog.Root open={open} onOpenChange={setOpen} modal={false}>
       <Dialog.Trigger asChild>
-        <Button small={small} kind="quiet" title="Help">
-          <CircleHelp size={15} aria-hidden />
-          <span className={sign ? 'sr-only' : 'max-xl:sr-only'}>Help</span>
-        </Button>
+        {trigger ?? (
+          <Button small kind="quiet" title="Help">
+            <CircleHelp size={15} aria-hidden />
+            <span className="sr-only min-[1150px]:not-sr-only">Help</span>
+          </Button>
+        )}
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Content

@@ -68,10 +68,7 @@ export function Shell({ children, help }: { children: ReactNode; help?: HelpPlac
             <span className="text-soft">
               {me.displayName} · <span className="mono">{me.userName}</span>
             </span>
-            <Help
-              small
-              at={help ?? (me.role === 'TEACHER' ? 'classes' : me.role === 'ADMINISTRATOR' ? 'people' : 'labs')}
-            />
+            <Help at={help ?? (me.role === 'TEACHER' ? 'classes' : me.role === 'ADMINISTRATOR' ? 'people' : 'labs')} />
             <Button small kind="quiet" onClick={() => setChanging(true)}>
               <KeyRound size={15} aria-hidden />
               My secret
