@@ -88,7 +88,10 @@ export function FilmBench({
             points={snapPoints(m, picture, markers, frame)}
           />
         </Stage>
-        {note && <div className="absolute bottom-2 left-2 max-w-[70%]">{note}</div>}
+        <div className="absolute bottom-2 left-2 flex max-w-[70%] flex-col items-start gap-1">
+          {aside && <span className="rounded-house bg-sheet/80 px-2 text-fine text-soft">{title}</span>}
+          {note}
+        </div>
       </div>
       {!aside && (
         <>

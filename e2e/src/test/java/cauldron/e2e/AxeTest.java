@@ -44,11 +44,18 @@ class AxeTest {
             page.getByText("Zofia Marr").waitFor();
             check(page, "class list");
             Chrome.link(page, Pattern.compile("the work of Aino Brekke")).click();
-            page.getByTestId("film-time").waitFor();
+            Chrome.button(page, "To the bench").waitFor();
             check(page, "marking");
+            Chrome.button(page, "To the bench").click();
+            page.getByTestId("film-time").waitFor();
+            check(page, "marking at the bench");
             page.navigate(App.address() + "/bench/pendulum");
             Chrome.button(page, "Run").waitFor();
             check(page, "bench");
+            Chrome.button(page, "Help").click();
+            page.getByPlaceholder("Search").fill("beam");
+            check(page, "help");
+            Chrome.button(page, "Close help").click();
             Chrome.button(page, "Projector").click();
             check(page, "projector");
             page.navigate(App.address() + "/bench/hanging-spring");
@@ -106,6 +113,7 @@ class AxeTest {
                 Chrome.button(page, part).click();
                 check(page, part);
             }
+            Chrome.button(page, "Measure").click();
             Chrome.button(page, "Ruler").click();
             Chrome.button(page, "Protractor").click();
             Chrome.button(page, "Stopwatch").click();

@@ -20,8 +20,16 @@ public final class NotebookReader {
     private final Map<String, Map<String, Object>> slots = new LinkedHashMap<>();
     private final Map<String, Unreadable> unreadable = new LinkedHashMap<>();
 
+    /** Reads a journal from its beginning. */
     public NotebookReader(Sheet sheet) {
         this.sheet = sheet;
+    }
+
+    /** Reads on from what a journal amounted to before; that is left as it is. */
+    public NotebookReader(Sheet sheet, Map<String, Map<String, Object>> before, List<Unreadable> oddBefore) {
+        this.sheet = sheet;
+        before.forEach((block, values) -> slots.put(block, new LinkedHashMap<>(values)));
+        oddBefore.forEach(u -> unreadable.put(u.block() + "\n" + u.slot(), u));
     }
 
     /** Lays one entry over what came before it. */
@@ -46,10 +54,16 @@ public final class NotebookReader {
                 : "there is no value";
         String key = block.id() + "\n" + slot;
         if (fault == null) {
-            slots.computeIfAbsent(block.id(), b -> new LinkedHashMap<>()).put(slot, value);
+            Map<String, Object> values = slots.computeIfAbsent(block.id(), b -> new LinkedHashMap<>());
+            // What was written last stands last, whether it was read from the beginning or read on.
+            values.remove(slot);
+            values.put(slot, value);
             unreadable.remove(key);
         } else {
-            slots.getOrDefault(block.id(), new LinkedHashMap<>()).remove(slot);
+            Map<String, Object> values = slots.get(block.id());
+            if (values != null && values.remove(slot) != null && values.isEmpty()) {
+                slots.remove(block.id());
+            }
             unreadable.put(key, new Unreadable(block.id(), slot, fault));
         }
     }

@@ -1,5 +1,5 @@
 /** People: who they are, signing in and out, and limits on guessing. */
-@ApplicationModule(displayName = "Accounts")
+@ApplicationModule(displayName = "Accounts", allowedDependencies = {"acts", "platform", "print"})
 package cauldron.server.accounts;
 
 import org.springframework.modulith.ApplicationModule;

@@ -1,5 +1,5 @@
 /** Classes and who belongs to them. */
-@ApplicationModule(displayName = "Classes")
+@ApplicationModule(displayName = "Classes", allowedDependencies = {"accounts", "platform"})
 package cauldron.server.classes;
 
 import org.springframework.modulith.ApplicationModule;

@@ -1,5 +1,5 @@
 /** The catalogue of labs: sheets and their versions. */
-@ApplicationModule(displayName = "Labs")
+@ApplicationModule(displayName = "Labs", allowedDependencies = "platform")
 package cauldron.server.labs;
 
 import org.springframework.modulith.ApplicationModule;

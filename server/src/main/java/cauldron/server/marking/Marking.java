@@ -61,7 +61,7 @@ public class Marking {
         }
 
         /** Whether a block waits for a teacher. */
-        boolean unmarked() {
+        public boolean unmarked() {
             for (Sheet.Part part : progress.sheet().parts()) {
                 for (Block block : part.blocks()) {
                     if (block instanceof ExplanationBlock && !marked.containsKey(block.id())) {
@@ -196,9 +196,9 @@ public class Marking {
         return map;
     }
 
-    /** How works stand, in five queries however many they are. */
+    /** How works stand, in few queries however many they are. */
     @Transactional(readOnly = true)
-    Map<UUID, Standing> standings(Collection<Assignments.WorkInfo> works, Map<UUID, Sheet> sheetOfAssignment) {
+    public Map<UUID, Standing> standings(Collection<Assignments.WorkInfo> works, Map<UUID, Sheet> sheetOfAssignment) {
         List<UUID> ids = works.stream().map(Assignments.WorkInfo::id).toList();
         Map<UUID, Sheet> sheets = new LinkedHashMap<>();
         works.forEach(w -> sheets.put(w.id(), sheetOfAssignment.get(w.assignmentId())));

@@ -1,5 +1,6 @@
 /** Checking answers, handing in, marking and the class list. */
-@ApplicationModule(displayName = "Marking")
+@ApplicationModule(displayName = "Marking", allowedDependencies = {"accounts", "acts", "assignments", "labs",
+    "notebooks", "platform", "trials"})
 package cauldron.server.marking;
 
 import org.springframework.modulith.ApplicationModule;

@@ -22,6 +22,12 @@ interface EntryRepository extends JpaRepository<Entry, UUID> {
               where work_id in (:workIds) order by work_id, block, slot, seq desc) newest order by seq""")
     List<Entry> newest(Collection<UUID> workIds);
 
+    /** What was added to some works since, oldest first: to each after its own number. */
+    @Query(nativeQuery = true, value = """
+            select e.* from unnest(cast(:workIds as uuid[]), cast(:seqs as bigint[])) as after(work_id, seq)
+              join entry e on e.work_id = after.work_id and e.seq > after.seq order by e.seq""")
+    List<Entry> since(UUID[] workIds, Long[] seqs);
+
     /** The newest entries of a block's slots. */
     @Query(nativeQuery = true, value = """
             select distinct on (slot) * from entry where work_id = :workId and block = :block order by slot, seq desc""")

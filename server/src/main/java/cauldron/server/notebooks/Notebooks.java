@@ -13,7 +13,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -62,13 +61,15 @@ public class Notebooks {
 
     private final EntryRepository entries;
     private final Journal journal;
+    private final ReadNotebooks read;
     private final Assignments assignments;
     private final JsonMapper json;
     private final Clock clock;
 
-    Notebooks(EntryRepository entries, Journal journal, Assignments assignments, JsonMapper json, Clock clock) {
+    Notebooks(EntryRepository entries, Journal journal, ReadNotebooks read, Assignments assignments, JsonMapper json, Clock clock) {
         this.entries = entries;
         this.journal = journal;
+        this.read = read;
         this.assignments = assignments;
         this.json = json;
         this.clock = clock;
@@ -252,26 +253,9 @@ public class Notebooks {
         return notebooks(Map.of(workId, sheet)).getOrDefault(workId, Notebook.EMPTY);
     }
 
-    /** The same for many works, each with its sheet, in one query. */
+    /** The same for many works, each with its sheet, in two queries. */
     @Transactional(readOnly = true)
     public Map<UUID, Notebook> notebooks(Map<UUID, Sheet> sheets) {
-        Map<UUID, Notebook> map = new LinkedHashMap<>();
-        if (sheets.isEmpty()) {
-            return map;
-        }
-        Map<UUID, NotebookReader> readers = new LinkedHashMap<>();
-        Map<UUID, Entry> last = new LinkedHashMap<>();
-        for (Entry entry : newest(sheets.keySet())) {
-            readers.computeIfAbsent(entry.workId(), w -> new NotebookReader(sheets.get(w)))
-                    .lay(entry.block(), entry.slot(), entry.value());
-            last.put(entry.workId(), entry);
-        }
-        readers.forEach((work, reader) -> map.put(work, new Notebook(reader.slots(), reader.unreadable(),
-                last.get(work).serverTime(), last.get(work).seq())));
-        return map;
-    }
-
-    private List<Entry> newest(Collection<UUID> works) {
-        return entries.newest(works);
+        return sheets.isEmpty() ? Map.of() : read.of(sheets);
     }
 }

@@ -1,5 +1,5 @@
 /** Printing pages as PDF. */
-@ApplicationModule(displayName = "Print")
+@ApplicationModule(displayName = "Print", allowedDependencies = {})
 package cauldron.server.print;
 
 import org.springframework.modulith.ApplicationModule;

@@ -1,5 +1,6 @@
 /** A student's whole work on one lab as a document to print or to keep. */
-@ApplicationModule(displayName = "Reports")
+@ApplicationModule(displayName = "Reports",
+    allowedDependencies = {"accounts", "assignments", "labs", "marking", "platform", "print", "trials"})
 package cauldron.server.reports;
 
 import org.springframework.modulith.ApplicationModule;

@@ -1,5 +1,5 @@
 /** Tables as spreadsheet files. */
-@ApplicationModule(displayName = "Spreadsheets")
+@ApplicationModule(displayName = "Spreadsheets", allowedDependencies = "platform")
 package cauldron.server.spreadsheets;
 
 import org.springframework.modulith.ApplicationModule;

@@ -1,4 +1,4 @@
-package cauldron.server.marking;
+package cauldron.server.classwork;
 
 import cauldron.core.sheet.Sheet;
 import cauldron.server.accounts.Accounts;
@@ -68,16 +68,16 @@ public class TeachingController {
     private final Acts acts;
     private final Classes classes;
     private final Assignments assignments;
-    private final Marking marking;
+    private final Standings standings;
     private final Accounts accounts;
     private final Clock clock;
 
-    TeachingController(Classes classes, Assignments assignments, Marking marking, Accounts accounts, Acts acts,
+    TeachingController(Classes classes, Assignments assignments, Standings standings, Accounts accounts, Acts acts,
             Clock clock) {
         this.acts = acts;
         this.classes = classes;
         this.assignments = assignments;
-        this.marking = marking;
+        this.standings = standings;
         this.accounts = accounts;
         this.clock = clock;
     }
@@ -90,7 +90,7 @@ public class TeachingController {
         List<Assignments.AssignmentInfo> given = assignments.ofClasses(ids);
         Map<UUID, Sheet> sheets = sheets(given);
         List<Assignments.WorkInfo> works = assignments.worksOn(sheets.keySet());
-        Map<UUID, Marking.Standing> standings = marking.standings(works, sheets);
+        Map<UUID, Standings.Standing> stands = standings.of(works, sheets);
         List<TaughtClass> list = new ArrayList<>();
         for (Classes.ClassInfo c : own) {
             List<GivenLab> labs = new ArrayList<>();
@@ -100,7 +100,7 @@ public class TeachingController {
                     List<Assignments.WorkInfo> in = on.stream().filter(w -> w.submittedAt() != null).toList();
                     int all = a.onlyStudent() == null ? students.getOrDefault(c.id(), Set.of()).size() : 1;
                     labs.add(new GivenLab(a.id(), sheets.get(a.id()).title(), a.dueAt(), all, on.size(), in.size(),
-                            (int) in.stream().filter(w -> standings.get(w.id()).unmarked()).count()));
+                            (int) in.stream().filter(w -> stands.get(w.id()).unmarked()).count()));
                 }
             }
             list.add(new TaughtClass(c.id(), c.name(), c.code(), students.getOrDefault(c.id(), Set.of()).size(),
@@ -153,23 +153,23 @@ public class TeachingController {
         Classes.ClassInfo c = classes.ownedBy(a.classId(), me.id());
         Sheet sheet = assignments.sheet(a);
         List<Assignments.WorkInfo> works = assignments.worksOn(Set.of(id));
-        Map<UUID, Marking.Standing> standings = marking.standings(works, Map.of(id, sheet));
+        Map<UUID, Standings.Standing> stands = standings.of(works, Map.of(id, sheet));
         Map<UUID, Assignments.WorkInfo> workOf = new LinkedHashMap<>();
         works.forEach(w -> workOf.put(w.studentId(), w));
         List<StudentLine> lines = accounts.people(classes.students(Set.of(c.id())).getOrDefault(c.id(), Set.of()))
-                .values().stream().filter(p -> a.isFor(p.id())).map(p -> line(p, a, workOf.get(p.id()), standings))
+                .values().stream().filter(p -> a.isFor(p.id())).map(p -> line(p, a, workOf.get(p.id()), sheet, stands))
                 .sorted(Comparator.comparing(StudentLine::name)).toList();
         return new ClassList(id, sheet.title(), c.id(), c.name(), c.code(), sheet.points(), a.dueAt(), a.lateRule(), lines);
     }
 
-    private StudentLine line(Person p, Assignments.AssignmentInfo a, Assignments.WorkInfo work, Map<UUID, Marking.Standing> standings) {
+    private StudentLine line(Person p, Assignments.AssignmentInfo a, Assignments.WorkInfo work, Sheet sheet, Map<UUID, Standings.Standing> stands) {
         if (work == null) {
             return new StudentLine(p.id(), p.displayName(), p.userName(), null, "not-started", null, 0.0, false, false,
                     null, null);
         }
-        Marking.Standing s = standings.get(work.id());
+        Standings.Standing s = stands.get(work.id());
         boolean in = work.submittedAt() != null;
-        Sheet.Part at = s.progress().at();
+        Sheet.Part at = s.at(sheet);
         return new StudentLine(p.id(), p.displayName(), p.userName(), work.id(), in ? "submitted" : "working",
                 at == null ? "all done" : at.title(), s.points(), in && s.unmarked(), a.late(work, clock.instant()), s.lastEntry(), work.submittedAt());
     }

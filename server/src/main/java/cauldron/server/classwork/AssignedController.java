@@ -1,4 +1,4 @@
-package cauldron.server.marking;
+package cauldron.server.classwork;
 
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
@@ -35,13 +35,13 @@ class AssignedController {
 
     private final Classes classes;
     private final Assignments assignments;
-    private final Marking marking;
+    private final Standings standings;
     private final Clock clock;
 
-    AssignedController(Classes classes, Assignments assignments, Marking marking, Clock clock) {
+    AssignedController(Classes classes, Assignments assignments, Standings standings, Clock clock) {
         this.classes = classes;
         this.assignments = assignments;
-        this.marking = marking;
+        this.standings = standings;
         this.clock = clock;
     }
 
@@ -57,13 +57,13 @@ class AssignedController {
         Map<UUID, Assignments.WorkInfo> workOn = new LinkedHashMap<>();
         assignments.worksOf(me.id()).stream().filter(w -> sheets.containsKey(w.assignmentId()))
                 .forEach(w -> workOn.put(w.assignmentId(), w));
-        Map<UUID, Marking.Standing> standings = marking.standings(workOn.values(), sheets);
+        Map<UUID, Standings.Standing> stands = standings.of(workOn.values(), sheets);
         List<AssignedLab> list = new ArrayList<>();
         for (Assignments.AssignmentInfo a : given) {
             Sheet sheet = sheets.get(a.id());
             Assignments.WorkInfo work = workOn.get(a.id());
-            Marking.Standing s = work == null ? null : standings.get(work.id());
-            Sheet.Part at = s == null ? sheet.parts().get(0) : s.progress().at();
+            Standings.Standing s = work == null ? null : stands.get(work.id());
+            Sheet.Part at = s == null ? sheet.parts().get(0) : s.at(sheet);
             list.add(new AssignedLab(a.id(), sheet.title(), sheet.summary(), sheet.minutes(),
                     own.get(a.classId()).name(), a.dueAt(),
                     work == null ? "not-started" : work.submittedAt() == null ? "working" : "submitted",
