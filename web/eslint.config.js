@@ -8,6 +8,9 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     rules: {
       'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      // Prettier breaks what it can; this holds for comments, too.
+      'max-len': ['error', { code: 120, ignoreUrls: true, ignoreStrings: true, ignoreTemplateLiterals: true }],
       // The compiled core has one door; nothing else may reach it.
       'no-restricted-imports': ['error', { patterns: ['**/core/generated/*'] }],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],

@@ -87,7 +87,10 @@ interface Line {
   problem?: { status: number; detail: string; field?: string };
 }
 
-/** The end of an answer that comes line by line: the place in the row each second, then what was made. Leaving ends the work. */
+/**
+ * The end of an answer that comes line by line: the place in the row each second, then what was made. Leaving ends
+ * the work.
+ */
 async function atADesk(response: Response, waiting: Waiting): Promise<unknown> {
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
   let text = '';

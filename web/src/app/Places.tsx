@@ -6,7 +6,8 @@ import { SignIn } from '../classroom/SignIn';
 import { StudentHome } from '../classroom/StudentHome';
 import { useMe } from '../shell/session';
 
-// Teachers and administrators bring pages of their own; a student finds the way back to all labs without the network, too.
+// Teachers and administrators bring pages of their own; a student finds the way back to all labs without the network,
+// too.
 const TeacherHome = lazy(() => import('../classroom/TeacherHome').then((m) => ({ default: m.TeacherHome })));
 const ClassList = lazy(() => import('../classroom/ClassList').then((m) => ({ default: m.ClassList })));
 const Catalogue = lazy(() => import('../classroom/Catalogue').then((m) => ({ default: m.Catalogue })));

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, Problem, type Schemas } from '../api/client';
 import { Mark } from '../shell/Shell';
@@ -21,8 +21,9 @@ export function Enter() {
       ask(api.POST('/api/enter', { body: { code, secret, ...(found?.first && { userName, displayName }) } })),
     onSuccess: () => location.assign('/'),
   });
+  const lookAtOnce = useEffectEvent(() => look.mutate());
   useEffect(() => {
-    if (location.hash.length > 1) look.mutate();
+    if (location.hash.length > 1) lookAtOnce();
   }, []);
   const problem = enter.error instanceof Problem ? enter.error : null;
   const errorOf = (field: string) => (problem?.field === field ? problem.message : null);

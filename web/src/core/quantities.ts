@@ -23,7 +23,10 @@ export function convert(typed: string[], from: string, to: string, uncertainties
 export function inUnit(value: number, from: string, to: string) {
   return door.inUnit(value, from, to) as { value: number } | Failure;
 }
-/** How far a value read with some instruments (`ruler:10` is graduated in ten divisions) may be off, in a column's unit; undefined where none measures that. */
+/**
+ * How far a value read with some instruments (`ruler:10` is graduated in ten divisions) may be off, in a column's
+ * unit; undefined where none measures that.
+ */
 export function uncertaintyOf(lying: string[], columnUnit: string) {
   const answer = door.uncertainty(lying, columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;
   return 'text' in answer && answer.text

@@ -62,7 +62,10 @@ export interface FitParameter {
   uncertainty: number | null;
   text: string;
   unit: string;
-  /** Whether its unit is fixed by those of the axes; for the student to find; found; and what is to be said of what was typed. */
+  /**
+   * Whether its unit is fixed by those of the axes; for the student to find; found; and what is to be said of what
+   * was typed.
+   */
   unitFixed: boolean;
   unitAsked: boolean;
   unitFound: boolean;
@@ -148,7 +151,10 @@ interface Printed {
   sure: string[];
 }
 
-/** A table that is worked out again and again; only cells that have changed go to the core, and only those are printed anew. */
+/**
+ * A table that is worked out again and again; only cells that have changed go to the core, and only those are printed
+ * anew.
+ */
 export class Worktable {
   private readonly door: TableDoor = door.openTable();
   private cells = new Map<string, string[]>();

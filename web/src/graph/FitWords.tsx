@@ -13,7 +13,10 @@ interface Props {
   onFit: (from: FitChoice, to: FitChoice) => void;
 }
 
-/** What was fitted: the equation in the columns' symbols, what follows from it, and behind it each parameter and how well it fits. */
+/**
+ * What was fitted: the equation in the columns' symbols, what follows from it, and behind it each parameter and how
+ * well it fits.
+ */
 export function FitWords({ fits, ...rest }: Props) {
   const [open, setOpen] = useState<number | null>(null);
   const shown = open === null ? undefined : fits[open];

@@ -33,7 +33,10 @@ function Mark({ mark, x, y, hollow }: { mark: number; x: number; y: number; holl
   }
 }
 
-/** One point with its error bars, NaN where it has none. Of hundreds of points a key changes one: the others aren't drawn anew. */
+/**
+ * One point with its error bars, NaN where it has none. Of hundreds of points a key changes one: the others aren't
+ * drawn anew.
+ */
 const PointMark = memo(function PointMark({
   row,
   x,

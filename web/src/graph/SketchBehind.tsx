@@ -7,14 +7,20 @@ export interface Expected {
   strokes: number[][];
 }
 
-/** Where an axis of the sketch begins and ends on the graph's: by its numbers, or, where it bears none, over all that is measured. */
+/**
+ * Where an axis of the sketch begins and ends on the graph's: by its numbers, or, where it bears none, over all that
+ * is measured.
+ */
 function ends(axis: SketchAxis, column: GraphColumn, full: [number, number]): [number, number] | null {
   if (axis.from === undefined || axis.to === undefined) return full;
   const [a, b] = [inUnit(axis.from, axis.unit, column.result.unit), inUnit(axis.to, axis.unit, column.result.unit)];
   return 'value' in a && 'value' in b ? [a.value, b.value] : null;
 }
 
-/** A sketch's strokes on a graph of the same quantities, whichever way round, as places on its axes; none on any other graph. */
+/**
+ * A sketch's strokes on a graph of the same quantities, whichever way round, as places on its axes; none on any other
+ * graph.
+ */
 export function placed(
   { axes, strokes }: Expected,
   x: GraphColumn,

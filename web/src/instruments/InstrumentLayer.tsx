@@ -1,5 +1,5 @@
 import { Gauge, ListOrdered, MapPin, Ruler as RulerIcon, Search, Timer, Waypoints, Weight } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useStage } from '../picture/Stage';
 import { printShort, type Instrument } from '../core';
 import { BeamTimer } from './BeamTimer';
@@ -87,14 +87,15 @@ const REST = 500;
 function useSpoken({ tray, placing, picture }: InstrumentState) {
   const before = useRef(placing);
   const [spoken, setSpoken] = useState('');
+  const say = useEffectEvent(() => {
+    const moved = tray.find(
+      (i) => JSON.stringify(placing[i.id as keyof Placing]) !== JSON.stringify(before.current[i.id as keyof Placing]),
+    );
+    before.current = placing;
+    if (moved) setSpoken(describe(moved.name, moved.id, placing, picture));
+  });
   useEffect(() => {
-    const timer = setTimeout(() => {
-      const moved = tray.find(
-        (i) => JSON.stringify(placing[i.id as keyof Placing]) !== JSON.stringify(before.current[i.id as keyof Placing]),
-      );
-      before.current = placing;
-      if (moved) setSpoken(describe(moved.name, moved.id, placing, picture));
-    }, REST);
+    const timer = setTimeout(() => say(), REST);
     return () => clearTimeout(timer);
   }, [placing]);
   return spoken;

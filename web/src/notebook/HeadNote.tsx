@@ -1,7 +1,10 @@
 import type { ColumnResult, ColumnSpec } from '../core';
 import { UnitAsk } from './UnitAsk';
 
-/** Below a column's name: its unit, and of a calculated one its formula as typed; set in fractions it would be too small to read. */
+/**
+ * Below a column's name: its unit, and of a calculated one its formula as typed; set in fractions it would be too
+ * small to read.
+ */
 export function HeadNote({
   column: c,
   result,

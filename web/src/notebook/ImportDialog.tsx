@@ -94,7 +94,10 @@ export function ImportDialog({
     return all && all.filter((l) => l.some((t) => t.trim()));
   }, [book, page, text, separator, mark]);
   const headed = heading ?? (lines ? looksLikeHeading(lines) : false);
-  const typed = table.columns.filter((c) => c.kind === 'measured' || c.kind === 'label');
+  const typed = useMemo(
+    () => table.columns.filter((c) => c.kind === 'measured' || c.kind === 'label'),
+    [table.columns],
+  );
   const columns = useMemo(() => {
     if (!lines) return [];
     const body = headed ? lines.slice(1) : lines;
@@ -113,7 +116,7 @@ export function ImportDialog({
       if (same) free.delete(same.id);
       return { to: chosen[j] ?? same?.id ?? NEW, heading: read, values: body.map((l) => l[j] ?? '') };
     });
-  }, [lines, headed, chosen, table.columns]);
+  }, [lines, headed, chosen, typed]);
   const target = (b: Bringing) => typed.find((c) => c.id === b.to);
   const unlike = (b: Bringing) => {
     const to = target(b);

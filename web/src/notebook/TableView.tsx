@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ClipboardCopy, FileUp, Plus, Redo2, Target, Undo2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { Worked } from '../core';
 import { Button, Symbol } from '../ui';
 import { ColumnMenu } from './ColumnMenu';
@@ -87,8 +87,11 @@ export function TableView({
     };
     if (!at()) requestAnimationFrame(at);
   };
+  const goThere = useEffectEvent((row: number) => {
+    if (typed.length) focus(row, typed[0]);
+  });
   useEffect(() => {
-    if (goTo && typed.length) focus(goTo.row, typed[0]);
+    if (goTo) goThere(goTo.row);
   }, [goTo]);
   const keys = (e: React.KeyboardEvent<HTMLInputElement>, row: number, column: number) => {
     const input = e.currentTarget;

@@ -9,7 +9,10 @@ export const EDIT = 'edit/';
 const MANY = 12;
 const LARGEST = 400_000;
 
-/** The changes as they go to the server: few of them one by one, many as one edit, or as a few where it grows too large. */
+/**
+ * The changes as they go to the server: few of them one by one, many as one edit, or as a few where it grows too
+ * large.
+ */
 export function inOneEdit(changes: Change[]): Change[] {
   const single = changes.filter((c) => c.slot === 'seal');
   const rest = changes.filter((c) => c.slot !== 'seal');
@@ -41,7 +44,10 @@ export function changesOf({ slot, value }: Change): Change[] {
   }));
 }
 
-/** This tab's rows with those that the other one added, which this one never knew; where nothing was written here, theirs. */
+/**
+ * This tab's rows with those that the other one added, which this one never knew; where nothing was written here,
+ * theirs.
+ */
 export function addedRows(theirs: string[], mine: string[], known: Set<string>, written: boolean): string[] {
   if (!written) return theirs;
   const added = theirs.filter((r) => !known.has(r) && !mine.includes(r));

@@ -21,7 +21,10 @@ export function tableOps(table: NotebookTable, edits: Edits) {
   };
   return {
     setColumns: (next: ColumnSpec[]) => edits.apply([columns(next)]),
-    /** Puts a column in, or in the place of its former self; its numbers are said in its new unit where that is wanted. */
+    /**
+     * Puts a column in, or in the place of its former self; its numbers are said in its new unit where that is
+     * wanted.
+     */
     saveColumn: (column: ColumnSpec, converted: boolean) => {
       const before = table.columns.find((c) => c.id === column.id);
       if (!before) return edits.apply([columns([...table.columns, column])]);

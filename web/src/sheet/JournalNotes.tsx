@@ -18,7 +18,10 @@ function placeOf(sheet: Sheet, block: string, slot: string): string {
   return `${part?.title ?? ''}${found && 'title' in found ? `, ${found.title}` : ''}${cell}`;
 }
 
-/** What a student must know of the notebook: what could not be kept, what another tab wrote in the same place, what can't be read. */
+/**
+ * What a student must know of the notebook: what could not be kept, what another tab wrote in the same place, what
+ * can't be read.
+ */
 export function JournalNotes({
   journal,
   sheet,

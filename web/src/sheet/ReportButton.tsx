@@ -1,5 +1,5 @@
 import { FileText } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { askReport } from '../api/client';
 import { save } from '../ui/save';
 import { workOut, type BlockOf, type Sheet, type Sketched } from '../core';
@@ -40,36 +40,34 @@ export function ReportButton({
   const [trouble, setTrouble] = useState('');
   const [place, setPlace] = useState(0);
   const box = useRef<HTMLDivElement>(null);
+  const make = useEffectEvent(async (drawn: Drawing[], leaving: AbortSignal) => {
+    // What was typed a moment ago belongs in it, too.
+    if (!(await journal.settle())) throw new Error('Not everything is kept yet. Try again when it is.');
+    const svgs = [...box.current!.querySelectorAll<SVGSVGElement>('[data-drawing] > svg, [data-drawing] > div > svg')];
+    const pictures = [];
+    for (const [i, d] of drawn.entries())
+      pictures.push({
+        block: d.block,
+        alt: d.alt,
+        caption: d.caption,
+        words: d.words,
+        png: await base64(await pngOf(svgs[i], '', SCALE)),
+      });
+    save(
+      `${name}.pdf`,
+      '',
+      await askReport(
+        `/api/works/${work}/report`,
+        { zone: Intl.DateTimeFormat().resolvedOptions().timeZone, pictures },
+        setPlace,
+        leaving,
+      ),
+    );
+  });
   useEffect(() => {
     if (!making) return;
     const leaving = new AbortController();
-    const make = async () => {
-      // What was typed a moment ago belongs in it, too.
-      if (!(await journal.settle())) throw new Error('Not everything is kept yet. Try again when it is.');
-      const svgs = [
-        ...box.current!.querySelectorAll<SVGSVGElement>('[data-drawing] > svg, [data-drawing] > div > svg'),
-      ];
-      const pictures = [];
-      for (const [i, d] of making.entries())
-        pictures.push({
-          block: d.block,
-          alt: d.alt,
-          caption: d.caption,
-          words: d.words,
-          png: await base64(await pngOf(svgs[i], '', SCALE)),
-        });
-      save(
-        `${name}.pdf`,
-        '',
-        await askReport(
-          `/api/works/${work}/report`,
-          { zone: Intl.DateTimeFormat().resolvedOptions().timeZone, pictures },
-          setPlace,
-          leaving.signal,
-        ),
-      );
-    };
-    make()
+    make(making, leaving.signal)
       .catch((e: unknown) => setTrouble(e instanceof Error ? e.message : String(e)))
       .finally(() => setMaking(null));
     return () => leaving.abort();

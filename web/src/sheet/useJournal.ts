@@ -1,10 +1,10 @@
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Journal, type Slots } from '../notebook/journal';
 
 /** The journal of a work; `live` false for a reader, whose page never writes. */
 export function useJournal(work: string, kept: Slots, seen: number, live: boolean): Journal {
-  // A new journal only for another work: the server's answer is its start, not its master.
-  const journal = useMemo(() => new Journal(work, kept, seen), [work]);
+  // Whoever shows another work makes a page anew. The server's answer is the journal's start, not its master.
+  const [journal] = useState(() => new Journal(work, kept, seen));
   useEffect(() => {
     if (!live) return;
     void journal.open();

@@ -25,14 +25,18 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
     private final Kept<? extends Session> kept;
 
+    private final SessionOfRequest request;
+
     @Autowired
-    SparingSessions(JdbcIndexedSessionRepository sessions) {
+    SparingSessions(JdbcIndexedSessionRepository sessions, SessionOfRequest request) {
         this.kept = new Kept<>(sessions);
+        this.request = request;
     }
 
     /** On any other store of sessions. */
-    SparingSessions(FindByIndexNameSessionRepository<? extends Session> sessions) {
+    SparingSessions(FindByIndexNameSessionRepository<? extends Session> sessions, SessionOfRequest request) {
         this.kept = new Kept<>(sessions);
+        this.request = request;
     }
 
     /** Spring keeps the type of its sessions to itself; here it gets a name. */
@@ -51,11 +55,10 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
     @Override
     public void save(Sparing session) {
-        if (session.change == Change.NONE) {
-            return;
-        }
         try {
-            kept.save(session.real);
+            if (session.change != Change.NONE) {
+                kept.save(session.real);
+            }
         } catch (RuntimeException e) {
             // That someone was there is told again with the next request; it isn't worth an answer.
             if (session.change != Change.TOUCHED || !Unavailable.isDatabaseAway(e)) {
@@ -63,16 +66,22 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
             }
         }
         session.change = Change.NONE;
+        request.saved(session);
     }
 
     @Override
     public Sparing findById(String id) {
+        Sparing saved = request.known(id);
+        if (saved != null) {
+            return saved;
+        }
         Session found = kept.in().findById(id);
         return found == null ? null : new Sparing(found, Change.NONE);
     }
 
     @Override
     public void deleteById(String id) {
+        request.forget();
         kept.in().deleteById(id);
     }
 

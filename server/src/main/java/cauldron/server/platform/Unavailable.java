@@ -20,6 +20,9 @@ class Unavailable extends OncePerRequestFilter {
     static final String DETAIL = "Cauldron can't reach its database just now. What you typed is kept on this device; it"
             + " is sent as soon as the database is back.";
     static final String RETRY_SECONDS = "3";
+    // What the pool says of a connection that broke: a transaction that can't be rolled back any more tells only of this,
+    // and not of what broke it.
+    private static final String CLOSED = "Connection is closed";
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -42,8 +45,8 @@ class Unavailable extends OncePerRequestFilter {
             if (at instanceof SQLTransientConnectionException) {
                 return true;
             }
-            if (at instanceof SQLException sql && sql.getSQLState() != null
-                    && (sql.getSQLState().startsWith("08") || sql.getSQLState().startsWith("57P"))) {
+            if (at instanceof SQLException sql && (sql.getSQLState() == null ? CLOSED.equals(sql.getMessage())
+                    : sql.getSQLState().startsWith("08") || sql.getSQLState().startsWith("57P"))) {
                 return true;
             }
         }

@@ -20,6 +20,7 @@ class SparingSessionsTest {
 
         private final MapSession session = new MapSession("of-una");
         private int saved;
+        private int found;
         private boolean away;
 
         @Override
@@ -37,6 +38,7 @@ class SparingSessionsTest {
 
         @Override
         public MapSession findById(String id) {
+            found++;
             return session;
         }
 
@@ -51,7 +53,8 @@ class SparingSessionsTest {
     }
 
     private final Store store = new Store();
-    private final SparingSessions sessions = new SparingSessions(store);
+    private final SessionOfRequest request = new SessionOfRequest();
+    private final SparingSessions sessions = new SparingSessions(store, request);
 
     @Test
     void aSessionInWhichNothingChangedNeedsNoDatabase() {
@@ -75,6 +78,25 @@ class SparingSessionsTest {
         sessions.save(found);
         sessions.save(found);
         assertThat(store.saved).isEqualTo(1);
+    }
+
+    @Test
+    void aSessionThatWasSavedIsNotLookedUpAgainInTheSameRequestButInTheNext() throws Exception {
+        for (int i = 1; i <= 2; i++) {
+            request.during(() -> {
+                SparingSessions.Sparing mine = sessions.findById("of-una");
+                sessions.save(mine);
+                assertThat(sessions.findById("of-una")).isSameAs(mine);
+            });
+            assertThat(store.found).isEqualTo(i);
+        }
+        // One that the request itself ended isn't remembered.
+        request.during(() -> {
+            sessions.save(sessions.findById("of-una"));
+            sessions.deleteById("of-una");
+            sessions.findById("of-una");
+        });
+        assertThat(store.found).isEqualTo(4);
     }
 
     @Test
