@@ -1,5 +1,5 @@
 /** What every apparatus declares, a file each: a page fetches that of the apparatus it shows. */
-import type { Manifest } from './types';
+import type { Manifest, Portrait } from './types';
 import { once } from './once';
 import index from './generated/apparatus/index.json';
 
@@ -14,12 +14,6 @@ export function isApparatus(id: string) {
   return apparatusList.some((a) => a.id === id);
 }
 /** How an apparatus looks in lists: its scene and its crowd through a frame, in metres. */
-export interface Portrait {
-  layers: string[];
-  frame: number[];
-  scene: number[];
-  crowd: number[];
-}
 const portraits = import.meta.glob<{ default: unknown }>('./generated/portraits/*.json');
 export const portraitOf = once((id) =>
   portraits[`./generated/portraits/${id}.json`]().then((m) => m.default as Portrait),

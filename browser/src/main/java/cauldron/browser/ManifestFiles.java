@@ -7,6 +7,7 @@ import cauldron.core.apparatus.Layer;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.instrument.Instrument;
 import cauldron.core.inventory.Inventory;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -33,13 +34,23 @@ final class ManifestFiles {
         Path portraits = Files.createDirectories(folder.resolveSibling("portraits"));
         ObjectMapper json = new ObjectMapper();
         List<Object> index = new ArrayList<>();
+        List<Object> manifests = new ArrayList<>();
+        List<Object> looks = new ArrayList<>();
         for (Apparatus apparatus : Inventory.all()) {
             Manifest m = apparatus.manifest();
-            Files.writeString(folder.resolve(m.id() + ".json"), json.writeValueAsString(tree(apparatus)));
-            Files.writeString(portraits.resolve(m.id() + ".json"), json.writeValueAsString(portrait(apparatus)));
+            Map<String, Object> tree = tree(apparatus);
+            Map<String, Object> look = portrait(apparatus);
+            manifests.add(tree);
+            looks.add(look);
+            Files.writeString(folder.resolve(m.id() + ".json"), json.writeValueAsString(tree));
+            Files.writeString(portraits.resolve(m.id() + ".json"), json.writeValueAsString(look));
             index.add(Tree.of("id", m.id(), "name", m.name(), "summary", m.summary(), "topics", m.topics()));
         }
         Files.writeString(folder.resolve("index.json"), json.writeValueAsString(index));
+        Files.writeString(folder.resolve("shapes.d.ts"), "// Generated from all that is declared; don't edit.\n"
+                + "export type Manifest = " + TreeTypes.of(manifests) + ";\n"
+                + "export type Portrait = " + TreeTypes.of(looks) + ";\n"
+                + "export type Instrument = " + TreeTypes.of(Instrument.ALL.stream().map(Instrument::toTree).toList()) + ";\n");
     }
 
     /** How it looks in lists: its scene, its crowd and the frame, in metres, so that no model is needed to draw it. */
@@ -48,8 +59,12 @@ final class ManifestFiles {
         double[] crowd = new double[3 * run.crowdSize()];
         int n = run.crowd(crowd);
         return Tree.of("layers",
-                apparatus.portrait().layers().stream().map(Layer::id).toList(), "frame", apparatus.portrait().frame().toArray(), "scene", run.scene().values(), "crowd",
-                Arrays.copyOf(crowd, 3 * n));
+                apparatus.portrait().layers().stream().map(Layer::id).toList(), "frame", list(apparatus.portrait().frame().toArray()), "scene", list(run.scene().values()), "crowd",
+                list(Arrays.copyOf(crowd, 3 * n)));
+    }
+
+    private static List<Double> list(double[] values) {
+        return Arrays.stream(values).boxed().toList();
     }
 
     /** The manifest, its views with their width over their height at first, by which a page lays itself out. */
