@@ -1,10 +1,9 @@
-import { useState } from 'react';
-import { convert, prettyFormula, workOut, type ColumnSpec, type TableSpec } from '../core';
+import type { ColumnSpec, TableSpec } from '../core';
 import { Button, Dialog, Field, Select, Symbol } from '../ui';
+import { useColumnDraft, type ColumnDraft, type Kind } from './columnDraft';
 import { FormulaField } from './FormulaField';
 import { MathText } from './MathText';
 
-type Kind = 'calculated' | 'measured' | 'constant';
 const KINDS: [Kind, string][] = [
   ['calculated', 'calculated from others'],
   ['measured', 'for readings'],
@@ -22,82 +21,27 @@ export function ColumnDialog({
   onClose: () => void;
   onSave: (c: ColumnSpec, converted: boolean) => void;
 }) {
-  const [kind, setKind] = useState<Kind>(column && column.kind !== 'label' ? column.kind : 'calculated');
-  const [draft, setDraft] = useState<ColumnSpec>(
-    () =>
-      column ?? {
-        id: `c${table.columns.length + 1}-${crypto.randomUUID().slice(0, 6)}`,
-        name: '',
-        symbol: '',
-        unit: '',
-        kind: 'calculated',
-        formula: '',
-      },
-  );
-  const [digits, setDigits] = useState(
-    draft.decimals !== undefined ? `d${draft.decimals}` : draft.figures !== undefined ? `f${draft.figures}` : '',
-  );
-  const label = column?.kind === 'label';
-  const put = (more: Partial<ColumnSpec>) => setDraft({ ...draft, ...more });
-  const [relabel, setRelabel] = useState(false);
-  const calculated = !label && kind === 'calculated';
-  const constant = !label && kind === 'constant';
-
-  const made: ColumnSpec = {
-    id: draft.id,
-    name: draft.name.trim(),
-    symbol: draft.symbol.trim(),
-    unit: draft.unit.trim(),
-    kind: label ? 'label' : kind,
-    ...(calculated && { formula: draft.formula ?? '' }),
-    ...(constant && { constant: draft.constant ?? '' }),
-    ...(!calculated && draft.uncertainty?.trim() && { uncertainty: draft.uncertainty.trim() }),
-    ...(calculated && draft.found && { found: draft.found }),
-    ...(draft.description?.trim() && { description: draft.description.trim() }),
-    ...(calculated && digits.startsWith('d') && { decimals: Number(digits.slice(1)) }),
-    ...(calculated && digits.startsWith('f') && { figures: Number(digits.slice(1)) }),
-  };
-  const others = table.columns.filter((c) => c.id !== made.id);
-  const taken = others.some((c) => c.symbol === made.symbol);
-  const all = column ? table.columns.map((c) => (c.id === made.id ? made : c)) : [...table.columns, made];
-  const result =
-    made.symbol && !taken
-      ? workOut({
-          columns: all,
-          rows: table.rows,
-          unitsAsked: table.unitsAsked,
-          uncertaintiesHidden: table.uncertaintiesHidden,
-        }).column(made.id)
-      : undefined;
-  const waiting = (calculated && !made.formula) || (constant && !made.constant);
-  const trouble = waiting ? null : (result?.trouble ?? null);
-  const ready = made.name !== '' && made.symbol !== '' && !taken && !trouble && !waiting;
-  const usable = others.filter((c) => c.kind !== 'label').map((c) => c.symbol);
-  const pretty = calculated && made.formula ? prettyFormula(made.formula, usable) : null;
-  const first = result && table.rows.map((_, i) => result.text(i)).find((t) => t);
-  // A typed value that shows what another unit would make of it.
-  const sample =
-    column && !calculated && !label && made.unit !== column.unit
-      ? kind === 'constant'
-        ? made.constant
-        : table.rows.map((r) => r.cells[made.id]).find((t) => t?.trim())
-      : undefined;
-  const said = sample ? convert([sample], column!.unit, made.unit) : null;
-  const convertible = said && 'texts' in said ? said.texts[0] : null;
+  const d = useColumnDraft(column, table);
+  const { draft, put, label, calculated, constant, trouble, ready } = d;
   return (
     <Dialog open onClose={onClose} title={column ? `Change ${column.name}` : 'New column'}>
       <form
         className="flex flex-col gap-2.5"
         onSubmit={(e) => {
           e.preventDefault();
-          if (ready) onSave(made, convertible !== null && !relabel);
+          if (ready) onSave(d.made, d.converted !== null && !d.relabel);
         }}
       >
         {!label && (
           <div role="radiogroup" aria-label="Kind of column" className="flex flex-wrap gap-x-4">
             {KINDS.map(([k, name]) => (
               <label key={k} className="flex items-center gap-2">
-                <input type="radio" className="accent-(--copper)" checked={kind === k} onChange={() => setKind(k)} />
+                <input
+                  type="radio"
+                  className="accent-(--copper)"
+                  checked={d.kind === k}
+                  onChange={() => d.setKind(k)}
+                />
                 {name}
               </label>
             ))}
@@ -115,7 +59,7 @@ export function ColumnDialog({
             label="Symbol"
             value={draft.symbol}
             onChange={(e) => put({ symbol: e.target.value })}
-            error={taken ? 'Taken' : null}
+            error={d.taken ? 'Taken' : null}
             maxLength={12}
             hint="such as: v_0"
           />
@@ -124,9 +68,9 @@ export function ColumnDialog({
           <FormulaField
             value={draft.formula ?? ''}
             onChange={(f) => put({ formula: f })}
-            symbols={others.filter((c) => c.kind !== 'label')}
+            symbols={d.numbers}
             trouble={trouble}
-            troubleAt={result?.troubleAt ?? 0}
+            troubleAt={d.result?.troubleAt ?? 0}
             hint={'Numbers, + − × / ^, brackets, and what is below. A unit in quotes is one of it: "cm".'}
           />
         )}
@@ -136,72 +80,11 @@ export function ColumnDialog({
             mono
             value={draft.constant ?? ''}
             onChange={(e) => put({ constant: e.target.value })}
-            error={made.constant ? trouble : null}
+            error={d.made.constant ? trouble : null}
           />
         )}
-        {!label && (
-          <div className="grid grid-cols-2 gap-3">
-            {calculated && result?.asked ? (
-              <p className="self-end pb-2 text-fine text-soft">
-                Its unit is for you to find: type it into the column’s heading.
-              </p>
-            ) : (
-              <Field
-                label={calculated ? 'Show it in' : 'Unit'}
-                value={draft.unit}
-                onChange={(e) => put({ unit: e.target.value })}
-                error={calculated ? null : trouble}
-                hint={calculated ? 'empty: as it follows' : 'such as: cm, s, m/s²'}
-              />
-            )}
-            {calculated ? (
-              <div className="flex flex-col gap-1">
-                <span className="font-semibold">Show</span>
-                <Select
-                  label="Figures"
-                  hideLabel
-                  value={digits}
-                  onChange={setDigits}
-                  options={[
-                    { id: '', name: '4 figures' },
-                    ...[2, 3, 5, 6].map((n) => ({ id: `f${n}`, name: `${n} figures` })),
-                    ...[0, 1, 2, 3, 4].map((n) => ({ id: `d${n}`, name: `${n} decimals` })),
-                  ]}
-                />
-              </div>
-            ) : (
-              !table.uncertaintiesHidden && (
-                <Field
-                  label="Uncertainty"
-                  mono
-                  value={draft.uncertainty ?? ''}
-                  onChange={(e) => put({ uncertainty: e.target.value })}
-                  hint={constant ? 'in the same unit' : 'of every cell without its own'}
-                />
-              )
-            )}
-          </div>
-        )}
-        {convertible !== null && (
-          <fieldset className="flex flex-col gap-1 rounded-house bg-stage px-3 py-2">
-            <legend className="sr-only">What becomes of the numbers</legend>
-            <label className="flex items-center gap-2">
-              <input type="radio" className="accent-(--copper)" checked={!relabel} onChange={() => setRelabel(false)} />
-              Convert the numbers:{' '}
-              <span className="mono">
-                {sample} {column!.unit}
-              </span>{' '}
-              becomes{' '}
-              <span className="mono">
-                {convertible} {made.unit}
-              </span>
-            </label>
-            <label className="flex items-center gap-2">
-              <input type="radio" className="accent-(--copper)" checked={relabel} onChange={() => setRelabel(true)} />
-              Leave them: only the unit was wrong
-            </label>
-          </fieldset>
-        )}
+        {!label && <UnitAndShown d={d} hidden={!!table.uncertaintiesHidden} />}
+        {d.converted && <Conversion d={d} from={column!.unit} />}
         <Field
           label="What it is"
           value={draft.description ?? ''}
@@ -209,34 +92,115 @@ export function ColumnDialog({
           maxLength={200}
           hint="for whoever reads the table"
         />
-        {pretty && 'note' in pretty && pretty.note && (
-          <p role="status" className="rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
-            {pretty.note}
-          </p>
-        )}
-        {calculated && result && !trouble && made.formula && (
-          <p className="flex flex-wrap items-center gap-x-3 rounded-house bg-stage px-3 py-2" aria-live="polite">
-            {pretty && 'mathMl' in pretty && (
-              <span className="text-lead">
-                <Symbol text={made.symbol} /> = <MathText mathMl={pretty.mathMl} />
-              </span>
-            )}
-            {!result.asked && (
-              <span>
-                Unit: <b className="mono">{result.unit || 'none, a pure number'}</b>
-              </span>
-            )}
-            {first && (
-              <span>
-                first value <b className="mono">{first}</b>
-              </span>
-            )}
-          </p>
-        )}
+        <Preview d={d} />
         <Button kind="main" type="submit" disabled={!ready}>
           {column ? 'Change the column' : 'Add the column'}
         </Button>
       </form>
     </Dialog>
+  );
+}
+
+/** The unit it is in or shown in, and how it is shown or how far it may be off. */
+function UnitAndShown({ d, hidden }: { d: ColumnDraft; hidden: boolean }) {
+  const { draft, put, calculated, constant, result, trouble } = d;
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      {calculated && result?.asked ? (
+        <p className="self-end pb-2 text-fine text-soft">
+          Its unit is for you to find: type it into the column’s heading.
+        </p>
+      ) : (
+        <Field
+          label={calculated ? 'Show it in' : 'Unit'}
+          value={draft.unit}
+          onChange={(e) => put({ unit: e.target.value })}
+          error={calculated ? null : trouble}
+          hint={calculated ? 'empty: as it follows' : 'such as: cm, s, m/s²'}
+        />
+      )}
+      {calculated ? (
+        <div className="flex flex-col gap-1">
+          <span className="font-semibold">Show</span>
+          <Select
+            label="Figures"
+            hideLabel
+            value={d.digits}
+            onChange={d.setDigits}
+            options={[
+              { id: '', name: '4 figures' },
+              ...[2, 3, 5, 6].map((n) => ({ id: `f${n}`, name: `${n} figures` })),
+              ...[0, 1, 2, 3, 4].map((n) => ({ id: `d${n}`, name: `${n} decimals` })),
+            ]}
+          />
+        </div>
+      ) : (
+        !hidden && (
+          <Field
+            label="Uncertainty"
+            mono
+            value={draft.uncertainty ?? ''}
+            onChange={(e) => put({ uncertainty: e.target.value })}
+            hint={constant ? 'in the same unit' : 'of every cell without its own'}
+          />
+        )
+      )}
+    </div>
+  );
+}
+
+/** Whether numbers become others with the unit, or only their label was wrong. */
+function Conversion({ d, from }: { d: ColumnDraft; from: string }) {
+  return (
+    <fieldset className="flex flex-col gap-1 rounded-house bg-stage px-3 py-2">
+      <legend className="sr-only">What becomes of the numbers</legend>
+      <label className="flex items-center gap-2">
+        <input type="radio" className="accent-(--copper)" checked={!d.relabel} onChange={() => d.setRelabel(false)} />
+        Convert the numbers:{' '}
+        <span className="mono">
+          {d.converted!.typed} {from}
+        </span>{' '}
+        becomes{' '}
+        <span className="mono">
+          {d.converted!.becomes} {d.made.unit}
+        </span>
+      </label>
+      <label className="flex items-center gap-2">
+        <input type="radio" className="accent-(--copper)" checked={d.relabel} onChange={() => d.setRelabel(true)} />
+        Leave them: only the unit was wrong
+      </label>
+    </fieldset>
+  );
+}
+
+/** The formula as it is read, what it comes to, and what is to be said of it. */
+function Preview({ d: { pretty, calculated, result, trouble, made, first } }: { d: ColumnDraft }) {
+  return (
+    <>
+      {pretty && 'note' in pretty && pretty.note && (
+        <p role="status" className="rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
+          {pretty.note}
+        </p>
+      )}
+      {calculated && result && !trouble && made.formula && (
+        <p className="flex flex-wrap items-center gap-x-3 rounded-house bg-stage px-3 py-2" aria-live="polite">
+          {pretty && 'mathMl' in pretty && (
+            <span className="text-lead">
+              <Symbol text={made.symbol} /> = <MathText mathMl={pretty.mathMl} />
+            </span>
+          )}
+          {!result.asked && (
+            <span>
+              Unit: <b className="mono">{result.unit || 'none, a pure number'}</b>
+            </span>
+          )}
+          {first && (
+            <span>
+              first value <b className="mono">{first}</b>
+            </span>
+          )}
+        </p>
+      )}
+    </>
   );
 }
