@@ -26,8 +26,8 @@ export function useFront<B extends Block>(
 /** Which side of the right has the room: the bench while measuring, table and graph while analysing. */
 export type Stance = 'bench' | 'notebook';
 
-/** A part that measures has something to measure on, or a table to fill; the others look at what was measured. */
+/** A part looks at what was measured where it has a graph or asks something, and nothing to measure on or to fill. */
 export function stanceOf(sheet: Sheet, part: number): Stance {
-  const measures = sheet.parts[part].blocks.some((b) => b.type === 'films' || b.type === 'bench' || b.type === 'table');
-  return measures ? 'bench' : 'notebook';
+  const has = (...types: string[]) => sheet.parts[part].blocks.some((b) => types.includes(b.type));
+  return has('graph', 'number', 'explanation') && !has('films', 'bench', 'table') ? 'notebook' : 'bench';
 }

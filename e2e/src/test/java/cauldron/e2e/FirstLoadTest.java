@@ -59,7 +59,8 @@ class FirstLoadTest {
             scripts.replaceAll((name, none) -> zipped(page.request().get(App.address() + "/assets/" + name).body()));
         });
         assertThat(scripts).isNotEmpty();
-        assertThat(scripts.keySet()).as("models").noneMatch(name -> name.startsWith("models") || name.startsWith("LabBench"));
+        assertThat(scripts.keySet()).as("models").noneMatch(name -> name.startsWith("models") || name.startsWith("LabBench")
+                || name.startsWith("useBench"));
         assertThat(scripts.values().stream().mapToInt(Integer::intValue).sum()).as("gzip bytes of %s", new TreeMap<>(scripts))
                 .isLessThanOrEqualTo(MOST);
     }
