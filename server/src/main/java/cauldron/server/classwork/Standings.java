@@ -7,8 +7,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -59,7 +57,9 @@ class Standings {
     // Who looked earlier may keep later: an older finding never takes a newer one's place.
     private static final String KEEP = """
             insert into standing (work_id, seq, added, part, points, unmarked, tries, last_entry)
-            values (:work, :seq, :added, :part, :points, :unmarked, :tries, :last)
+            select * from unnest(cast(:work as uuid[]), cast(:seq as bigint[]), cast(:added as bigint[]), cast(:part as int[]),
+              cast(:points as float8[]), cast(:unmarked as boolean[]), cast(:tries as int[]), cast(:last as timestamptz[]))
+              as found order by 1
             on conflict (work_id) do update set seq = excluded.seq, added = excluded.added, part = excluded.part,
               points = excluded.points, unmarked = excluded.unmarked, tries = excluded.tries,
               last_entry = excluded.last_entry
@@ -89,21 +89,32 @@ class Standings {
             }
         }
         List<Assignments.WorkInfo> again = works.stream().filter(w -> old.containsKey(w.id())).toList();
+        Map<UUID, Standing> found = new LinkedHashMap<>();
         marking.standings(again, sheetOfAssignment).forEach((work, s) -> {
             Sheet.Part at = s.progress().at();
-            Standing found = new Standing(at == null ? null : s.progress().sheet().parts().indexOf(at), s.points(),
-                    s.unmarked(), s.tried().values().stream().mapToInt(t -> t.all().size()).sum(), s.lastEntry());
-            map.put(work, found);
-            keep(old.get(work), found);
+            found.put(work, new Standing(at == null ? null : s.progress().sheet().parts().indexOf(at), s.points(),
+                    s.unmarked(), s.tried().values().stream().mapToInt(t -> t.all().size()).sum(), s.lastEntry()));
         });
+        keep(old, found);
+        map.putAll(found);
         return map;
     }
 
-    private void keep(Row row, Standing found) {
-        jdbc.sql(KEEP).param("work", row.work()).param("seq", row.seq()).param("added", row.added())
-                .param("part", found.part()).param("points", found.points()).param("unmarked", found.unmarked())
-                .param("tries", found.tries())
-                .param("last", found.lastEntry() == null ? null : OffsetDateTime.ofInstant(found.lastEntry(), ZoneOffset.UTC))
+    /** All in one statement, in the order of the works, so that two who look at once don't wait for each other. */
+    private void keep(Map<UUID, Row> rows, Map<UUID, Standing> found) {
+        if (found.isEmpty()) {
+            return;
+        }
+        List<UUID> works = List.copyOf(found.keySet());
+        List<Standing> all = List.copyOf(found.values());
+        jdbc.sql(KEEP).param("work", works.toArray(UUID[]::new))
+                .param("seq", works.stream().map(w -> rows.get(w).seq()).toArray(Long[]::new))
+                .param("added", works.stream().map(w -> rows.get(w).added()).toArray(Long[]::new))
+                .param("part", all.stream().map(Standing::part).toArray(Integer[]::new))
+                .param("points", all.stream().map(Standing::points).toArray(Double[]::new))
+                .param("unmarked", all.stream().map(Standing::unmarked).toArray(Boolean[]::new))
+                .param("tries", all.stream().map(Standing::tries).toArray(Integer[]::new))
+                .param("last", all.stream().map(s -> s.lastEntry() == null ? null : s.lastEntry().toString()).toArray(String[]::new))
                 .update();
     }
 
