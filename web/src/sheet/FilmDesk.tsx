@@ -65,6 +65,8 @@ export const FilmDesk = memo(function FilmDesk({
   const choose = (id: string) => onPlace(block.id, { ...place, trial: id, frame: 0 });
   const lies = <OnTheBench block={block} trials={trials} current={trial?.id ?? null} onChoose={choose} />;
   const ready = film.data && trial && !film.isPlaceholderData;
+  // Where the tray has the views, too, what lies on the bench is chosen above it.
+  const besideTray = ready && (readOnly || block.views.length === 1);
   return (
     <div className="flex h-full flex-col">
       {!aside && !(readOnly && ready) && (
@@ -76,7 +78,7 @@ export const FilmDesk = memo(function FilmDesk({
           readOnly={readOnly}
           onChoose={choose}
         >
-          {!ready && lies}
+          {!besideTray && lies}
         </TrialBar>
       )}
       <div className="min-h-0 flex-1">
@@ -92,7 +94,7 @@ export const FilmDesk = memo(function FilmDesk({
               if (!readOnly) journal.write(block.id, slot, { markers: next });
             }}
             aside={aside}
-            lies={lies}
+            lies={besideTray && lies}
             note={note}
             onState={tell}
             onTake={onTake}

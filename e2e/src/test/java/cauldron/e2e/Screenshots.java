@@ -39,6 +39,7 @@ class Screenshots {
             page.getByText("Zofia Marr").waitFor();
             shoot(page, "class-list");
             Chrome.link(page, Pattern.compile("the work of Aino Brekke")).click();
+            Chrome.button(page, "To the bench").click();
             page.getByTestId("film-time").waitFor();
             page.getByLabel(Pattern.compile("^length, row 3")).click();
             page.getByText("This is how").waitFor();
@@ -158,8 +159,10 @@ class Screenshots {
             shoot(page, "trials");
             page.navigate(App.address() + "/bench/propeller-glider");
             Chrome.button(page, "Start the propeller").click();
+            Chrome.button(page, "Pause").click();
             new BenchHands(page).runTo("a time", "1.5");
             Chrome.button(page, "Cut the thread").click();
+            Chrome.button(page, "Pause").click();
             new BenchHands(page).runTo("a time", "2.1");
             Chrome.button(page, "Draw").click();
             Eyes eyes = new Eyes(page);
