@@ -192,8 +192,7 @@ export const LabBench = memo(function LabBench({
               )}
             </BenchStage>
             <div className="absolute bottom-1 left-2 flex max-w-[calc(100%-9rem)] flex-col items-start gap-1">
-              {note}
-              {!aside && <PictureNote bench={bench} layers={layerSet} />}
+              {note ?? (!aside && <PictureNote bench={bench} layers={layerSet} />)}
             </div>
           </div>
           {bins.length > 0 && !aside && (

@@ -195,7 +195,9 @@ function HowRead({ text, onBack }: { text: string; onBack: () => void }) {
       className="flex items-center gap-3 rounded-house border border-copper bg-sheet px-3 py-1.5 text-fine"
       role="status"
     >
-      This is how <b className="mono">{text}</b> was read.
+      <span>
+        This is how <b className="mono">{text}</b> was read.
+      </span>
       <Button small onClick={onBack}>
         Back
       </Button>
