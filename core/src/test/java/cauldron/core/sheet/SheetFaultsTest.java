@@ -35,7 +35,6 @@ class SheetFaultsTest {
                 Tree.of("type", "text", "id", "a", "markdwon", "words"),
                 table("t"),
                 Tree.of("type", "graph", "id", "g", "table", "nowhere"),
-                Tree.of("type", "graph", "id", "k", "table", "t", "along", "t", "up", "x"),
                 Tree.of("type", "hologram", "id", "h"),
                 Tree.of("type", "bench", "id", "b", "apparatus", "pendulum", "setup", Tree.of("length", 9.0, "colour", "red"),
                         "readouts", List.of("aura")),
@@ -49,7 +48,6 @@ class SheetFaultsTest {
                 "part one, block a: there is no field “markdwon” here; is “markdown” meant?",
                 "part one, block a, markdown: a text is needed",
                 "part one, block g: there is no table “nowhere”",
-                "part one, block k, up: table “t” has no column “x” of numbers",
                 "part one, block t: another block has this id",
                 "part one, block b: Pendulum has no setting “colour”",
                 "part one, block b: Pendulum has no channel “aura”",
@@ -57,6 +55,12 @@ class SheetFaultsTest {
                 "part one, block n, key, slips 1, hint: a text is needed")
                 .anySatisfy(f -> assertThat(f).contains("there is no block “hologram”"))
                 .anySatisfy(f -> assertThat(f).startsWith("part one, block b: Length to the middle of the bob: can't be 9 m"));
+    }
+
+    @Test
+    void aGraphOpensOnColumnsItsTableHas() {
+        assertThat(faults(sheet(table("t"), Tree.of("type", "graph", "id", "g", "table", "t", "along", "t", "up", "x"))))
+                .containsExactly("part one, block g, up: table “t” has no column “x” of numbers");
     }
 
     @Test
