@@ -3,7 +3,8 @@ import students from '../../../docs/for-students.md?raw';
 import teachers from '../../../docs/for-teachers.md?raw';
 import notebook from '../../../docs/notebook.md?raw';
 import running from '../../../docs/running.md?raw';
-import { found, HELP, passagesOf, snippet } from './help';
+import { HELP } from './help';
+import { found, passagesOf, snippet } from './passages';
 
 const files: Record<string, string> = {
   'for-students': students,

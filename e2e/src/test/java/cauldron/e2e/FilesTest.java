@@ -141,7 +141,7 @@ class FilesTest {
             Page teacher = Chrome.signIn(teachers, "ines");
             Chrome.ofClass(teacher, "Physics 10", Pattern.compile("^The lamp keeper's clock$")).click();
             Chrome.link(teacher, Pattern.compile("the work of Imre Saltzman")).click();
-            teacher.getByTestId("film-time").waitFor();
+            Chrome.button(teacher, "To the bench").waitFor();
             assertThat(report(teacher)).isEqualTo(own);
         }
     }
