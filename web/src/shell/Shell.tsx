@@ -1,11 +1,13 @@
 import { KeyRound, LogOut } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import type { HelpPlace } from './help';
 import { Help } from './Help';
-import { MySecret } from './MySecret';
 import { Button } from '../ui';
 import { useMe, useSignOut } from './session';
+
+// Whoever works in a lab doesn't change a secret.
+const MySecret = lazy(() => import('./MySecret').then((m) => ({ default: m.MySecret })));
 
 /** The sign of the house, drawn here: a picture of its own would be missing where the network is. */
 function Cauldron() {
@@ -73,7 +75,11 @@ export function Shell({ children, help }: { children: ReactNode; help?: HelpPlac
               <KeyRound size={15} aria-hidden />
               My secret
             </Button>
-            <MySecret open={changing} onClose={() => setChanging(false)} />
+            {changing && (
+              <Suspense>
+                <MySecret open onClose={() => setChanging(false)} />
+              </Suspense>
+            )}
             <Button small kind="quiet" onClick={signOut}>
               <LogOut size={15} />
               Sign out
