@@ -12,6 +12,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 
@@ -71,6 +73,12 @@ class Standings {
     Standings(JdbcClient jdbc, Marking marking) {
         this.jdbc = jdbc;
         this.marking = marking;
+    }
+
+    /** What an older build found out may not be what this one would, so every start begins afresh. */
+    @EventListener(ApplicationReadyEvent.class)
+    void forget() {
+        jdbc.sql("delete from standing").update();
     }
 
     /** How each of some works stands; the sheets by assignment. */

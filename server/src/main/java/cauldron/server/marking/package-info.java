@@ -1,4 +1,4 @@
-/** Checking answers, handing in, marking and the class list. */
+/** Checking answers, handing in and marking. */
 @ApplicationModule(displayName = "Marking", allowedDependencies = {"accounts", "acts", "assignments", "labs",
     "notebooks", "platform", "trials"})
 package cauldron.server.marking;

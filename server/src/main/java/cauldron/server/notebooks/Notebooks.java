@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -51,6 +52,14 @@ public class Notebooks {
     /** The newest values of one work: block → slot → value, with what can't be read. */
     public record Notebook(Map<String, Map<String, Object>> slots, List<NotebookReader.Unreadable> unreadable,
                            Instant lastEntry, long seen) {
+
+        /** Shared by all who read it, so nobody can change it. */
+        public Notebook {
+            Map<String, Map<String, Object>> shared = new LinkedHashMap<>();
+            slots.forEach((block, values) -> shared.put(block, Collections.unmodifiableMap(values)));
+            slots = Collections.unmodifiableMap(shared);
+            unreadable = List.copyOf(unreadable);
+        }
 
         static final Notebook EMPTY = new Notebook(Map.of(), List.of(), null, 0);
     }

@@ -20,15 +20,21 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 class ReadNotebooks {
 
-    private static final long MOST_CHARACTERS = 60_000_000;
-    private static final int FOR_EACH = 2_000;
+    /** A fifth of the memory that the application is started with. */
+    private static final long MOST_BYTES = 200_000_000;
+    // About what objects take on a JVM of 64 bits: a cell of one digit is a tree of one entry, two hundred bytes large.
+    private static final int A_NOTEBOOK = 2_000;
+    private static final int A_VALUE = 24;
+    private static final int A_TEXT = 56;
+    private static final int A_TREE = 130;
+    private static final int AN_ENTRY = 56;
 
-    /** A notebook and about how much room it takes. */
-    private record Known(Notebooks.Notebook book, int characters) {
+    /** A notebook and about how much room it takes. What was replaced counts on until it is read anew. */
+    private record Known(Notebooks.Notebook book, int bytes) {
     }
 
-    private final Cache<UUID, Known> known = Caffeine.newBuilder().maximumWeight(MOST_CHARACTERS)
-            .weigher((UUID work, Known k) -> FOR_EACH + k.characters()).build();
+    private final Cache<UUID, Known> known = Caffeine.newBuilder().maximumWeight(MOST_BYTES)
+            .weigher((UUID work, Known k) -> k.bytes()).build();
     private final EntryRepository entries;
 
     ReadNotebooks(EntryRepository entries) {
@@ -68,27 +74,30 @@ class ReadNotebooks {
     private static Known laid(Sheet sheet, Known before, List<Entry> added) {
         NotebookReader reader = before == null ? new NotebookReader(sheet)
                 : new NotebookReader(sheet, before.book().slots(), before.book().unreadable());
-        long characters = before == null ? 0 : before.characters();
+        long bytes = before == null ? A_NOTEBOOK : before.bytes();
         for (Entry entry : added) {
             reader.lay(entry.block(), entry.slot(), entry.value());
-            characters += entry.slot().length() + characters(entry.value());
+            bytes += AN_ENTRY + bytes(entry.slot()) + bytes(entry.value());
         }
         Entry last = added.get(added.size() - 1);
         return new Known(new Notebooks.Notebook(reader.slots(), reader.unreadable(), last.serverTime(), last.seq()),
-                (int) Math.min(MOST_CHARACTERS, characters));
+                (int) Math.min(MOST_BYTES, bytes));
     }
 
-    private static long characters(Object value) {
-        long sum = 8;
+    /** About how much room a value takes. */
+    static long bytes(Object value) {
         if (value instanceof String text) {
-            sum += text.length();
-        } else if (value instanceof Map<?, ?> map) {
+            return A_TEXT + text.length();
+        }
+        long sum = A_VALUE;
+        if (value instanceof Map<?, ?> map) {
+            sum = A_TREE;
             for (Map.Entry<?, ?> e : map.entrySet()) {
-                sum += String.valueOf(e.getKey()).length() + characters(e.getValue());
+                sum += AN_ENTRY + bytes(e.getKey()) + bytes(e.getValue());
             }
         } else if (value instanceof Iterable<?> list) {
             for (Object item : list) {
-                sum += characters(item);
+                sum += Long.BYTES + bytes(item);
             }
         }
         return sum;
