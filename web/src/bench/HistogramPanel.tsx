@@ -213,7 +213,7 @@ export function HistogramPanel({
         />
       </svg>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-fine">
-        <span className="inline-flex min-w-56 flex-1 flex-wrap items-center gap-x-2">
+        <span className="inline-flex min-w-[min(14rem,100%)] flex-1 flex-wrap items-center gap-x-2">
           <span className="whitespace-nowrap">
             above <span className="mono">{printShort(Number(limit.toPrecision(3)))}</span> {d.unit}
           </span>

@@ -1,22 +1,13 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, beforeAll, expect, test, vi } from 'vitest';
+import { onAPage } from '../ui/page.fixture';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { expect, test, vi } from 'vitest';
 import { initialSettings, manifestOf, printFixed, printShort, workOut } from '../core';
 import { openRun } from '../core/models';
 import { pictureOfRun, toMetres } from '../picture/picture';
 import { SettingsPanel } from './SettingsPanel';
 import { arrowStep } from '../picture/Stage';
 
-beforeAll(() => {
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  );
-});
-afterEach(cleanup);
+onAPage();
 
 const m = await manifestOf('pendulum');
 

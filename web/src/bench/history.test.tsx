@@ -1,5 +1,6 @@
-import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { afterEach, beforeAll, expect, test, vi } from 'vitest';
+import { onAPage } from '../ui/page.fixture';
+import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { expect, test, vi } from 'vitest';
 import { Tooltip } from 'radix-ui';
 import { initialSettings, manifestOf } from '../core';
 import { openRun } from '../core/models';
@@ -11,17 +12,7 @@ import type { KeptTrial } from './trials';
 import { TrialsPanel } from './TrialsPanel';
 import { populationNames } from './words';
 
-beforeAll(() => {
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  );
-});
-afterEach(cleanup);
+onAPage();
 
 const gas = await manifestOf('gas-cylinder');
 const spring = await manifestOf('hanging-spring');

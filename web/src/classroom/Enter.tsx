@@ -3,6 +3,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, Problem, type Schemas } from '../api/client';
 import { Mark } from '../shell/Shell';
+import { NewSecret } from '../shell/NewSecret';
 import { Button, Field, Trouble } from '../ui';
 
 /** Choosing one's secret with a one-time code. The code stands behind the address's #, where no log keeps it. */
@@ -107,16 +108,7 @@ export function Enter() {
             {!found.first && (
               <input type="text" name="username" autoComplete="username" readOnly hidden value={found.userName ?? ''} />
             )}
-            <Field
-              label="Choose a secret"
-              type="password"
-              autoComplete="new-password"
-              value={secret}
-              onChange={(e) => setSecret(e.target.value)}
-              error={errorOf('secret')}
-              hint="At least 8 characters; three words you can remember are good"
-              required
-            />
+            <NewSecret label="Choose a secret" value={secret} onChange={setSecret} error={errorOf('secret')} />
             <Trouble
               error={
                 problem?.field && ['displayName', 'userName', 'secret'].includes(problem.field) ? null : enter.error

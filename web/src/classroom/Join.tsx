@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, Problem } from '../api/client';
+import { NewSecret } from '../shell/NewSecret';
 import { Button, Field, Trouble } from '../ui';
 import { Mark } from '../shell/Shell';
 
@@ -60,16 +61,7 @@ export function Join() {
               hint="As your class knows you"
               required
             />
-            <Field
-              label="Choose a secret"
-              type="password"
-              autoComplete="new-password"
-              value={secret}
-              onChange={(e) => setSecret(e.target.value)}
-              error={errorOf('secret')}
-              hint="At least 8 characters; three words you can remember are good"
-              required
-            />
+            <NewSecret label="Choose a secret" value={secret} onChange={setSecret} error={errorOf('secret')} />
             <Trouble error={problem && !problem.field ? problem : problem ? null : join.error} />
             <Button kind="main" type="submit" disabled={join.isPending}>
               Join

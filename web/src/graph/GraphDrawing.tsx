@@ -31,10 +31,12 @@ const STEPS: Record<string, [number, number]> = {
   ArrowDown: [0, 1],
 };
 
-/** Where handles lie that nobody has moved yet. */
-export function firstPlaces(sx: Scale, size: Size): ToolPlaces {
-  const middle = (share: number) => sx.invert(PAD.left + share * (size.w - PAD.left - PAD.right));
-  return { at: middle(0.5), from: middle(0.25), to: middle(0.75), cross: null };
+/** Where handles lie that nobody has moved yet: at shares of the axis, in whatever size it is drawn. */
+export function firstPlaces(domain: Domain, choice: GraphChoice): ToolPlaces {
+  const { sx } = scales(domain, choice, { w: 1000, h: 1000 });
+  const [left, right] = sx.range();
+  const at = (share: number) => sx.invert(left + share * (right - left));
+  return { at: at(0.5), from: at(0.25), to: at(0.75), cross: null };
 }
 
 /** The size of an element that is there as long as its caller is. */
@@ -76,7 +78,7 @@ export function GraphDrawing(props: Props) {
   const box = useRef<HTMLDivElement>(null);
   const size = useBox(box);
   const { sx, sy } = scales(domain, choice, size);
-  const at = places ?? firstPlaces(sx, size);
+  const at = places ?? firstPlaces(domain, choice);
   const points = (choice.show ?? 'points') === 'points';
   const count = series.reduce((n, s) => n + s.points.length, 0);
   const zoom = (by: number, px = (PAD.left + size.w - PAD.right) / 2, py = (PAD.top + size.h - PAD.bottom) / 2) => {

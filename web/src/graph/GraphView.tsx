@@ -8,7 +8,7 @@ import { FitWords } from './FitWords';
 import { GraphBar } from './GraphBar';
 import { firstPlaces, GraphDrawing } from './GraphDrawing';
 import { drawn } from './GraphPicture';
-import { fitsOf, scales, type Domain, type GraphChoice } from './model';
+import { fitsOf, type Domain, type GraphChoice } from './model';
 import { savePng, saveSvg } from './picture';
 import type { Expected } from './SketchBehind';
 import { ReadOff, type Tool, type ToolPlaces } from './Tools';
@@ -92,7 +92,7 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
             worked={worked}
             x={x}
             y={y}
-            places={places ?? firstPlaces(scales(domain, choice, UNIT).sx, UNIT)}
+            places={places ?? firstPlaces(domain, choice)}
             fit={ofFit}
             asks={!!table.unitsAsked}
           />
@@ -120,9 +120,6 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
     </div>
   );
 }
-
-/** Handles that nobody moved lie at shares of the axis, whatever size it is drawn in. */
-const UNIT = { w: 360, h: 240 };
 
 function nameOf(x: { name: string } | undefined, y: { name: string } | undefined) {
   return `${y?.name ?? 'graph'} against ${x?.name ?? ''}`;

@@ -1,24 +1,9 @@
-import { cleanup, render } from '@testing-library/react';
-import { afterEach, beforeAll, vi } from 'vitest';
+import { render } from '@testing-library/react';
+import { vi } from 'vitest';
 import { workOut, type ColumnSpec } from '../core';
 import { type Cell, type NotebookTable } from './table';
 import { tableOps } from './tableOps';
 import { TableView } from './TableView';
-
-/** What a page's parts need of a browser, and that each test begins with an empty one. */
-export function onAPage() {
-  beforeAll(() => {
-    vi.stubGlobal(
-      'ResizeObserver',
-      class {
-        observe() {}
-        unobserve() {}
-        disconnect() {}
-      },
-    );
-  });
-  afterEach(cleanup);
-}
 
 export const columns: ColumnSpec[] = [
   { id: 'cord', name: 'cord', symbol: 'cord', unit: '', kind: 'label' },

@@ -2,7 +2,8 @@ import { fireEvent, render, screen, within } from '@testing-library/react';
 import { expect, test, vi } from 'vitest';
 import { workOut } from '../core';
 import { GraphView } from '../graph/GraphView';
-import { onAPage, table } from './fixture';
+import { table } from './fixture';
+import { onAPage } from '../ui/page.fixture';
 
 onAPage();
 

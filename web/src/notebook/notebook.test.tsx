@@ -12,7 +12,8 @@ import { PasteDialog } from './PasteDialog';
 import { tableOps } from './tableOps';
 import { tableText } from './tableText';
 import { useEdits } from './useEdits';
-import { columns, onAPage, show, table } from './fixture';
+import { columns, show, table } from './fixture';
+import { onAPage } from '../ui/page.fixture';
 
 onAPage();
 

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { memo, useCallback, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import type { BlockOf } from '../core';
 import { fetchFilm, type FilmPlace } from '../films/film';
@@ -9,7 +9,7 @@ import type { InstrumentState } from '../instruments/useInstruments';
 import type { Journal, Slots } from '../notebook/journal';
 import { EmptyBench } from '../picture/EmptyBench';
 import { Trouble } from '../ui';
-import type { Standing } from './standing';
+import { useLeaving, type Standing } from './standing';
 import { nameOf, OnTheBench, TrialBar } from './TrialBar';
 
 interface Props {
@@ -65,6 +65,10 @@ export const FilmDesk = memo(function FilmDesk({
   const choose = (id: string) => onPlace(block.id, { ...place, trial: id, frame: 0 });
   const lies = <OnTheBench block={block} trials={trials} current={trial?.id ?? null} onChoose={choose} />;
   const ready = film.data && trial && !film.isPlaceholderData;
+  useLeaving(standing);
+  useEffect(() => {
+    if (!ready) standing.tell(null);
+  }, [ready, standing]);
   // Where the tray has the views, too, what lies on the bench is chosen above it.
   const besideTray = ready && (readOnly || block.views.length === 1);
   return (

@@ -18,7 +18,7 @@ export function KeptSign({ keeping }: { keeping: Keeping }) {
     <p
       role="status"
       data-keeping={keeping.state}
-      className={`max-w-72 text-right text-fine leading-tight font-semibold ${color}`}
+      className={`${keeping.state === 'trouble' ? 'max-w-72' : 'max-w-44'} text-right text-fine leading-tight font-semibold ${color}`}
     >
       {text}
     </p>

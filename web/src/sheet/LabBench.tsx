@@ -21,7 +21,7 @@ import type { Journal, Slots } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
 import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
-import type { Standing } from './standing';
+import { useLeaving, type Standing } from './standing';
 
 /** Trials of a lab's bench, kept in the notebook like everything a student makes. */
 function useJournalShelf(
@@ -106,6 +106,7 @@ export const LabBench = memo(function LabBench({
   const layerSet = useMemo(() => new Set(layers), [layers]);
   const bins = m.distributions.filter((d) => block.histograms.includes(d.id));
 
+  useLeaving(standing);
   useEffect(() =>
     standing.tell({
       state: instruments,
@@ -195,7 +196,7 @@ export const LabBench = memo(function LabBench({
               {note ?? (!aside && <PictureNote bench={bench} layers={layerSet} />)}
             </div>
           </div>
-          {bins.length > 0 && !aside && (
+          {bins.length > 0 && !aside && !trialsOpen && (
             <div className="grid auto-cols-fr grid-flow-col gap-x-4 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-1/2 @xl:border-t-0 @xl:border-l @3xl:w-96">
               {bins.map((d) => (
                 <HistogramPanel

@@ -4,7 +4,7 @@ import type { Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
 import { Tabs } from './BenchTabs';
-import { useOffer, type Standing } from './standing';
+import { useOffer, useStands, type Standing } from './standing';
 import type { Entry } from './useEntry';
 import type { TableAtWork } from './useTable';
 
@@ -43,7 +43,8 @@ export function TablePane({
   const { block, table, worked, edits, unitOf } = at;
   const column = selected && table.columns.find((c) => c.id === selected.column);
   const cell = selected && table.cells[`${selected.row}/${selected.column}`];
-  const offer = useOffer(standing, column ? unitOf(column.id) : '');
+  const offer = useOffer(standing, column ? unitOf(column.id) : null);
+  const stands = useStands(standing);
   // The row that waits for its first character stands below all others.
   const rowAt = selected ? table.rows.findIndex((r) => r.id === selected.row) : -1;
   return (
@@ -84,7 +85,7 @@ export function TablePane({
             cell={cell ?? { text: '' }}
             readOnly={readOnly}
             hidden={!!table.uncertaintiesHidden}
-            canRecord={!!standing.now()}
+            canRecord={stands}
             offer={offer}
             onRecord={() => entry.tie(selected.row, column.id, cell!)}
             onUncertainty={(u) => entry.write(selected.row, column.id, { ...cell!, uncertainty: u })}

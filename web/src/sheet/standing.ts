@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import { displayFor, displays, type InstrumentState } from '../instruments/useInstruments';
 import type { Reading } from '../notebook/table';
 
@@ -26,10 +26,20 @@ export class Standing {
   };
 }
 
-/** The name of the display whose value a column of some unit would take now. */
-export function useOffer(standing: Standing, unit: string): string | undefined {
+/** Tells that nothing stands here any more: whoever asks must not be told of a bench that has left. */
+export function useLeaving(standing: Standing) {
+  useEffect(() => () => standing.tell(null), [standing]);
+}
+
+/** Whether something stands on the bench in view, so that a value can be tied to it. */
+export function useStands(standing: Standing): boolean {
+  return useSyncExternalStore(standing.subscribe, () => standing.now() !== null);
+}
+
+/** The name of the display whose value a column of some unit would take now; nothing is asked for null. */
+export function useOffer(standing: Standing, unit: string | null): string | undefined {
   return useSyncExternalStore(standing.subscribe, () => {
-    const now = standing.now();
-    return now ? displayFor(displays(now.state), unit)?.display.instrument.name : undefined;
+    const now = unit === null ? null : standing.now();
+    return now ? displayFor(displays(now.state), unit!)?.display.instrument.name : undefined;
   });
 }

@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, Problem } from '../api/client';
+import { NewSecret } from './NewSecret';
 import { Button, Dialog, Field, Trouble } from '../ui';
 
 /** Changing one's own secret. */
@@ -42,16 +43,7 @@ export function MySecret({ open, onClose }: { open: boolean; onClose: () => void
             error={errorOf('current')}
             required
           />
-          <Field
-            label="New secret"
-            type="password"
-            autoComplete="new-password"
-            value={secret}
-            onChange={(e) => setSecret(e.target.value)}
-            error={errorOf('secret')}
-            hint="At least 8 characters; three words you can remember are good"
-            required
-          />
+          <NewSecret label="New secret" value={secret} onChange={setSecret} error={errorOf('secret')} />
           <Trouble error={problem?.field ? null : change.error} />
           <Button kind="main" type="submit" disabled={change.isPending}>
             Change it
