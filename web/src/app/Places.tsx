@@ -1,11 +1,12 @@
 import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
-import { Enter } from '../classroom/Enter';
-import { Join } from '../classroom/Join';
 import { SignIn } from '../classroom/SignIn';
 import { StudentHome } from '../classroom/StudentHome';
 import { useMe } from '../shell/session';
 
+// Whoever works in a lab is in already.
+const Enter = lazy(() => import('../classroom/Enter').then((m) => ({ default: m.Enter })));
+const Join = lazy(() => import('../classroom/Join').then((m) => ({ default: m.Join })));
 // Teachers and administrators bring pages of their own; a student finds the way back to all labs without the network,
 // too.
 const TeacherHome = lazy(() => import('../classroom/TeacherHome').then((m) => ({ default: m.TeacherHome })));
@@ -28,11 +29,13 @@ export function Places() {
   if (me === undefined) return <p className="p-8 text-soft">Opening …</p>;
   if (me === null) {
     return (
-      <Routes>
-        <Route path="/join" element={<Join />} />
-        <Route path="/enter" element={<Enter />} />
-        <Route path="*" element={<SignIn />} />
-      </Routes>
+      <Suspense fallback={<p className="p-8 text-soft">Opening …</p>}>
+        <Routes>
+          <Route path="/join" element={<Join />} />
+          <Route path="/enter" element={<Enter />} />
+          <Route path="*" element={<SignIn />} />
+        </Routes>
+      </Suspense>
     );
   }
   const teacher = me.role === 'TEACHER';
