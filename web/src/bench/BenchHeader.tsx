@@ -64,8 +64,8 @@ export const BenchHeader = memo(function BenchHeader({
       <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50">
         <ArrowLeft size={18} />
       </Link>
-      <h1 className="text-lead font-bold whitespace-nowrap">{m.name}</h1>
-      <div className="ml-auto flex gap-1.5">
+      <h1 className="min-w-0 truncate text-lead font-bold">{m.name}</h1>
+      <div className="ml-auto flex shrink-0 gap-1.5 max-[68rem]:gap-0.5">
         <HeadButton
           sign={<SlidersHorizontal size={15} />}
           word="Settings"

@@ -112,12 +112,16 @@ class BenchTest {
 
     @Test
     void theProjectorHasLargerTypeAndNothingCutOff() {
-        page.setViewportSize(1024, 768);
-        Chrome.button(page, "Projector").click();
-        assertThat(page.locator("html")).hasAttribute("data-theme", "projector");
-        nothingIsCutOff(1024, 768);
-        page.setViewportSize(1280, 720);
-        nothingIsCutOff(1280, 720);
+        for (String apparatus : new String[] {"pendulum", "hanging-spring", "gas-cylinder", "propeller-glider"}) {
+            page.navigate(App.address() + "/bench/" + apparatus);
+            page.setViewportSize(1024, 768);
+            Chrome.button(page, "Projector").click();
+            assertThat(page.locator("html")).hasAttribute("data-theme", "projector");
+            nothingIsCutOff(1024, 768);
+            page.setViewportSize(1280, 720);
+            nothingIsCutOff(1280, 720);
+            Chrome.button(page, "Leave").click();
+        }
     }
 
     @Test
@@ -138,7 +142,7 @@ class BenchTest {
         Object cut = page.evaluate("document.documentElement.scrollHeight > innerHeight"
                 + " || document.documentElement.scrollWidth > innerWidth");
         assertThat(cut).isEqualTo(false);
-        for (String name : new String[] {"Run", "Stop at …", "Settings", "Leave"}) {
+        for (String name : new String[] {"Run", "Stop at …", "Settings", "Picture only", "Help", "Leave"}) {
             BoundingBox box = Chrome.button(page, name).boundingBox();
             assertThat(box.x + box.width).as(name).isLessThanOrEqualTo(width);
             assertThat(box.y + box.height).as(name).isLessThanOrEqualTo(height);
