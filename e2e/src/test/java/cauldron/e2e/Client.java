@@ -1,9 +1,13 @@
 package cauldron.e2e;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.HttpURLConnection;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -15,6 +19,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -69,10 +74,31 @@ final class Client {
         ask(entries(), entry(block, slot, value, UUID.randomUUID()));
     }
 
-    /** The same without waiting. */
-    CompletableFuture<Integer> saving() {
-        return HTTP.sendAsync(posting(entries(), entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", UUID.randomUUID())),
-                BodyHandlers.ofString()).thenApply(this::taken).thenApply(HttpResponse::statusCode);
+    /**
+     * The same without waiting, over one of the connections that the JDK keeps open. The newer client takes three times as
+     * much of the processor for a request, which the server beside it then lacks.
+     */
+    CompletableFuture<Integer> saving(Executor executor) {
+        return CompletableFuture.supplyAsync(() -> {
+            try {
+                URI uri = URI.create(address + entries());
+                HttpURLConnection connection = (HttpURLConnection) uri.toURL().openConnection();
+                connection.setDoOutput(true);
+                connection.setRequestProperty("Content-Type", "application/json");
+                connection.setRequestProperty("X-XSRF-TOKEN", token());
+                cookies.get(uri, Map.of()).forEach((name, values) -> connection.setRequestProperty(name, String.join("; ", values)));
+                byte[] body = entry("readings", "cell/r1/L", "{\"text\":\"88.5\"}", UUID.randomUUID()).getBytes(UTF_8);
+                connection.setFixedLengthStreamingMode(body.length);
+                connection.getOutputStream().write(body);
+                int status = connection.getResponseCode();
+                try (InputStream in = status < 400 ? connection.getInputStream() : connection.getErrorStream()) {
+                    in.readAllBytes();
+                }
+                return status;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }, executor);
     }
 
     CompletableFuture<Integer> getting(String path) {
@@ -121,12 +147,12 @@ final class Client {
 
     private HttpRequest posting(String path, String body) {
         HttpRequest.Builder request = request(path).header("Content-Type", "application/json").POST(BodyPublishers.ofString(body));
-        for (HttpCookie cookie : cookies.getCookieStore().getCookies()) {
-            if (cookie.getName().equals("XSRF-TOKEN")) {
-                request.header("X-XSRF-TOKEN", cookie.getValue());
-            }
-        }
-        return request.build();
+        return request.header("X-XSRF-TOKEN", token()).build();
+    }
+
+    private String token() {
+        return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue).findFirst().orElse("");
     }
 
     /** The answer's body; anything but a success is a fault of the test. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -20,7 +21,8 @@ final class ServerLoad {
     private static final int TEACHERS = 40;
     private static final int A_CLASS = 30;
     private static final int SECONDS = 12;
-    private static final double WARM_UP_SECONDS = 10;
+    private static final double WARM_UP_SECONDS = 30;
+    private static final int SENDERS = 300;
 
     private ServerLoad() {
     }
@@ -37,7 +39,9 @@ final class ServerLoad {
         int size = one.bytes(film).length;
         out.row("making and sending the lab's 60 s recording at 120 frames/s", "%.3f s, %.1f kB gzipped", (System.nanoTime() - from) / 1e9, size / 1000.0);
         AtomicInteger next = new AtomicInteger();
-        Supplier<CompletableFuture<Integer>> save = () -> students.get(next.getAndIncrement() % STUDENTS).saving();
+        System.setProperty("http.maxConnections", String.valueOf(SENDERS));
+        ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
+        Supplier<CompletableFuture<Integer>> save = () -> students.get(next.getAndIncrement() % STUDENTS).saving(senders);
         // A server that has run for a while: its compiler has seen this path often enough.
         openLoop(200, WARM_UP_SECONDS, save);
         for (int rate : new int[] {200, 400, 800}) {
@@ -45,6 +49,7 @@ final class ServerLoad {
         }
         mixed(out, address, students, save);
         largest(out, students.get(1));
+        senders.shutdown();
     }
 
     /** A table as long as one may be, kept in a few edits, and the report of that work. */

@@ -15,14 +15,21 @@ class StandingsTest {
 
     private static final JdbcTemplate DATABASE = ServerExtension.bean(JdbcTemplate.class);
 
+    /** What the list says of a student who has stopped writing for a minute. */
     private static JsonNode line(Room room) {
+        DATABASE.update("update entry set server_time = server_time - interval '1 minute' where work_id = ?",
+                UUID.fromString(room.work()));
+        return list(room);
+    }
+
+    private static JsonNode list(Room room) {
         return room.teacher().json("/api/teaching/assignments/" + room.assignment()).get("students").get(0);
     }
 
     /** What the list would say if nothing had been kept. */
     private static JsonNode foundAnew(Room room) {
         DATABASE.update("delete from standing where work_id = ?", UUID.fromString(room.work()));
-        return line(room);
+        return list(room);
     }
 
     @Test
@@ -64,5 +71,17 @@ class StandingsTest {
         assertThat(room.student().json("/api/assigned").get(0).get("points").asDouble()).as("home page, too").isEqualTo(5);
         room.keep("readings", "cell/r1/L", Map.of("text", "41.0"));
         assertThat(line(room).get("points").asDouble()).isZero();
+    }
+
+    @Test
+    void whoStillWritesIsLookedThroughWithoutBeingKept() {
+        Room room = Room.of("ines", "The lamp keeper's clock");
+        room.seal();
+        list(room);
+        String count = "select count(*) from standing where work_id = ?";
+        assertThat(DATABASE.queryForObject(count, Integer.class, UUID.fromString(room.work()))).isZero();
+        room.fill("readings");
+        line(room);
+        assertThat(DATABASE.queryForObject(count, Integer.class, UUID.fromString(room.work()))).isEqualTo(1);
     }
 }

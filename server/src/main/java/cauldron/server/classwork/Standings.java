@@ -6,6 +6,8 @@ import cauldron.server.marking.Marking;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -67,12 +69,17 @@ class Standings {
               last_entry = excluded.last_entry
             where standing.seq <= excluded.seq and standing.added <= excluded.added""";
 
+    /** Who wrote a moment ago writes on: what is found out of that work isn't worth keeping. */
+    private static final Duration WRITES_ON = Duration.ofSeconds(10);
+
     private final JdbcClient jdbc;
     private final Marking marking;
+    private final Clock clock;
 
-    Standings(JdbcClient jdbc, Marking marking) {
+    Standings(JdbcClient jdbc, Marking marking, Clock clock) {
         this.jdbc = jdbc;
         this.marking = marking;
+        this.clock = clock;
     }
 
     /** What an older build found out may not be what this one would, so every start begins afresh. */
@@ -103,8 +110,10 @@ class Standings {
             found.put(work, new Standing(at == null ? null : s.progress().sheet().parts().indexOf(at), s.points(),
                     s.unmarked(), s.tried().values().stream().mapToInt(t -> t.all().size()).sum(), s.lastEntry()));
         });
-        keep(old, found);
         map.putAll(found);
+        Instant since = clock.instant().minus(WRITES_ON);
+        found.values().removeIf(s -> s.lastEntry() != null && s.lastEntry().isAfter(since));
+        keep(old, found);
         return map;
     }
 
