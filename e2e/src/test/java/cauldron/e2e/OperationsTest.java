@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -15,6 +17,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -25,6 +29,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -162,12 +167,29 @@ class OperationsTest {
         }
         assertThat(Files.readString(data.resolve("app.pid"))).isNotEqualTo(before);
         assertThat(Files.readString(data.resolve("log/keeper.log"))).contains("is started again");
+        assertThat(flags(Files.readString(data.resolve("app.pid")).strip())).as("ends itself when its memory is full")
+                .contains("-XX:+ExitOnOutOfMemoryError");
         kill(data.resolve("keeper.pid").toString());
         kill(data.resolve("app.pid").toString());
         killDatabase();
+        // A log that was last written in yesterday is put by with its day, and kept.
+        Path log = data.resolve("log/cauldron.log");
+        String written = Files.readString(log);
+        Instant yesterday = Instant.now().minus(Duration.ofDays(1));
+        Files.setLastModifiedTime(log, FileTime.from(yesterday));
         start(data);
+        try (Stream<Path> logs = Files.list(data.resolve("log"))) {
+            assertThat(logs.map(p -> p.getFileName().toString()))
+                    .anyMatch(n -> n.startsWith("cauldron.log." + LocalDate.ofInstant(yesterday, ZoneId.systemDefault())));
+        }
+        assertThat(Files.readString(log)).isNotEmpty().doesNotStartWith(written);
         assertThat(student.save(UUID.randomUUID())).isEqualTo(200);
         assertThat(Files.size(data.resolve("log/cauldron.log"))).isPositive();
+    }
+
+    private static String flags(String pid) throws IOException {
+        Process jcmd = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "jcmd").toString(), pid, "VM.flags").start();
+        return new String(jcmd.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     }
 
     private static boolean isUp() throws InterruptedException {

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -17,8 +20,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class FitSearchTest {
 
     private static final int SETS = 300;
-    /** Searched for without starts: each takes some hundred times as long. */
-    private static final int OWN_SETS = 60;
+    /** Searched for without starts, each takes some hundred times as long: all 300 with {@code -Dcauldron.own.sets=300}. */
+    private static final int OWN_SETS = Integer.getInteger("cauldron.own.sets", 60);
 
     /**
      * Sets of a kind: what is searched for, its true values, and the points.
@@ -61,38 +64,41 @@ class FitSearchTest {
         return high - low;
     }
 
-    /** Counts the sets whose fit is worse than one that starts at the truth; kinds search from what the points show. */
-    private static int worse(int sets, FitKind kind, String own, double[][] ranges, double to, int fewest, int most, int[] doubted) {
+    /** How searches end: in the best curve, in a worse one without a word, or with a word of doubt or refusal. */
+    private enum End { BEST, WORSE, DOUBTED }
+
+    /** How the sets end, compared with a fit that starts at the truth; kinds search from what the points show. */
+    private static Map<End, Long> ends(int sets, FitKind kind, String own, double[][] ranges, double to, int fewest, int most) {
         List<String> names = kind != null ? kind.names() : new ArrayList<>(Fit.parameters(own, "x"));
         Formula model = CurveFit.read(kind != null ? kind.formula() : own, "x", names);
-        int worse = 0;
-        for (int seed = 0; seed < sets; seed++) {
+        double from = kind != null && kind.id().matches("power|inverse.*|logarithm") ? 0.1 * to : 0;
+        return IntStream.range(0, sets).parallel().mapToObj(seed -> {
             RandomSource chance = new RandomSource(1000 + seed);
-            double[] x = even(kind != null && kind.id().matches("power|inverse.*|logarithm") ? 0.1 * to : 0, to, fewest + chance.below(most - fewest + 1));
+            double[] x = even(from, to, fewest + chance.below(most - fewest + 1));
             Map<String, Double> truth = truth(names, ranges, chance);
             double[] y = curve(model, truth, x);
             double noise = 0.02 * range(y);
             for (int i = 0; i < y.length; i++) {
                 y[i] += noise * chance.exactNormal();
             }
-            CurveFit fit = new CurveFit(model, "x", names, x, y, null);
-            double best;
-            try {
-                best = fit.fit(truth, true).sumOfSquares();
-            } catch (IllegalArgumentException e) {
-                continue;
-            }
-            try {
-                CurveFit.Result found = kind != null ? fit.fit(kind.start(x, y), true) : fit.fit(Map.of(), false);
-                boolean less = found.sumOfSquares() > best * (1 + 1e-6);
-                doubted[0] += less && !found.note().isEmpty() ? 1 : 0;
-                worse += less && found.note().isEmpty() ? 1 : 0;
-            } catch (IllegalArgumentException e) {
-                // A refusal in words is no wrong curve.
-                doubted[0]++;
-            }
+            return end(new CurveFit(model, "x", names, x, y, null), truth, kind == null ? null : kind.start(x, y));
+        }).collect(Collectors.groupingBy(e -> e, () -> new EnumMap<>(End.class), Collectors.counting()));
+    }
+
+    private static End end(CurveFit fit, Map<String, Double> truth, Map<String, Double> start) {
+        double best;
+        try {
+            best = fit.fit(truth, true).sumOfSquares();
+        } catch (IllegalArgumentException e) {
+            return End.BEST;
         }
-        return worse;
+        try {
+            CurveFit.Result found = start != null ? fit.fit(start, true) : fit.fit(Map.of(), false);
+            return found.sumOfSquares() <= best * (1 + 1e-6) ? End.BEST : found.note().isEmpty() ? End.WORSE : End.DOUBTED;
+        } catch (IllegalArgumentException e) {
+            // A refusal in words is no wrong curve.
+            return End.DOUBTED;
+        }
     }
 
     @ParameterizedTest
@@ -101,18 +107,18 @@ class FitSearchTest {
         "quadratic, -2 2 -2 2 -1 1, 3, 6, 15", "line, -2 2 -1 1, 5, 5, 12", "proportional, -3 3, 5, 4, 12", "inverse, -4 4, 6, 4, 12",
         "inverse-square, 1 9, 6, 4, 12"})
     void kindsEndInTheBestCurve(String kind, String flat, double to, int fewest, int most) {
-        int[] doubted = new int[1];
-        assertThat(worse(SETS, FitKind.get(kind), null, ranges(flat), to, fewest, most, doubted)).isZero();
-        assertThat(doubted[0]).as("refused").isLessThan(SETS / 50);
+        Map<End, Long> ends = ends(SETS, FitKind.get(kind), null, ranges(flat), to, fewest, most);
+        assertThat(ends).doesNotContainKey(End.WORSE);
+        assertThat(ends.getOrDefault(End.DOUBTED, 0L)).as("refused").isLessThan(SETS / 50);
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"a*exp(-(x-m)^2/(2*s^2)) + b*exp(-(x-n)^2/(2*r^2)) | 2 5 2 3.5 0.4 0.8 1 3 5.5 7 0.4 0.8 | 10 | 25 | 40",
         "a*sin(w*x + p) + b*sin(v*x + q) | 1 3 1 1.6 -1 1 0.5 1 2.4 3.2 -1 1 | 10 | 30 | 40"})
     void ownFormulasWithoutStartsEndInTheBestCurveOrSayThatABetterOneMayExist(String own, String flat, double to, int fewest, int most) {
-        int[] doubted = new int[1];
-        assertThat(worse(OWN_SETS, null, own, ranges(flat), to, fewest, most, doubted)).isZero();
-        assertThat(doubted[0]).as("ended in doubt").isLessThan(OWN_SETS / 2);
+        Map<End, Long> ends = ends(OWN_SETS, null, own, ranges(flat), to, fewest, most);
+        assertThat(ends).doesNotContainKey(End.WORSE);
+        assertThat(ends.getOrDefault(End.DOUBTED, 0L)).as("ended in doubt").isLessThan(OWN_SETS / 2);
     }
 
     private static double[][] ranges(String flat) {
