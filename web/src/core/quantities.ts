@@ -2,8 +2,6 @@
 import * as door from './generated/notebook.js';
 import type { Failure, Instrument, Manifest, SettingValues } from './types';
 
-export const instruments = door.instruments() as Instrument[];
-
 /** Whether something declared with `shownWhen` (`setting=value`) is to be shown now. */
 export function isShown(shownWhen: string, values: SettingValues) {
   const [id, value] = shownWhen.split('=');
@@ -24,24 +22,25 @@ export function inUnit(value: number, from: string, to: string) {
   return door.inUnit(value, from, to) as { value: number } | Failure;
 }
 /**
- * How far a value read with some instruments (`ruler:10` is graduated in ten divisions) may be off, in a column's
- * unit; undefined where none measures that.
+ * How far a value read with some instruments may be off, in a column's unit; undefined where none measures that. The
+ * graduation is how many of its smallest divisions a scale is divided in.
  */
-export function uncertaintyOf(lying: string[], columnUnit: string) {
+export function uncertaintyOf(lying: { instrument: Instrument; graduation: number }[], columnUnit: string) {
   const answer = door.uncertainty(lying, columnUnit) as { instrument?: string; name?: string; text?: string } | Failure;
   return 'text' in answer && answer.text
     ? { instrument: answer.instrument!, name: answer.name!, text: answer.text }
     : undefined;
 }
 /** What an instrument shows, and how that is written in a column's unit. */
-export function shownBy(instrument: string, si: number, columnUnit: string) {
+export function shownBy(instrument: Instrument, si: number, columnUnit: string) {
   return door.shown(instrument, si, columnUnit) as { text: string; unit: string; typed: string } | Failure;
 }
-/** Passages of a path through a beam by a time, and the last whole period. */
+/** Passages of a path through a beam by a time, and the last whole period to the last digit of a clock. */
 export function lightGate(
   path: { values: Float64Array; n: number; interval: number },
   beam: { x1: number; y1: number; x2: number; y2: number },
   time: number,
+  clock: Instrument,
 ) {
   const [passages, period] = door.lightGate(
     path.values,
@@ -52,6 +51,7 @@ export function lightGate(
     beam.x2,
     beam.y2,
     time,
+    clock.division * clock.si,
   );
   return { passages, period };
 }

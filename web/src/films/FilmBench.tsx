@@ -1,10 +1,11 @@
 import { useEffect, type ReactNode } from 'react';
-import { instruments, type BlockOf, type Manifest } from '../core';
-import { InstrumentLayer, Tray } from '../instruments/InstrumentLayer';
+import { type BlockOf, type Manifest } from '../core';
+import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
-import type { Marker } from '../instruments/placing';
-import { snapPoints } from '../instruments/snap';
-import type { InstrumentState } from '../instruments/useInstruments';
+import { unplaced } from '../instruments/placing';
+import { snapPoints } from '../instruments/kind/snap';
+import { Tray } from '../instruments/Tray';
+import type { InstrumentState, Marker } from '../instruments/kind/state';
 import { NO_LAYERS } from '../picture/picture';
 import { Stage } from '../picture/Stage';
 import { useApparatus } from '../scenes/useApparatus';
@@ -56,7 +57,7 @@ export function FilmBench({
   const go = (to: number) => onPlace({ ...place, frame: to });
   const picture = film.picture(frame, m);
   const state: InstrumentState = {
-    tray: instruments.filter((i) => block.instruments.includes(i.id)),
+    tray: m.instruments.filter((i) => block.instruments.includes(i.id)),
     picture,
     placing,
     setPlacing: (p) => onPlace({ ...place, placing: p }),
@@ -103,7 +104,7 @@ export function FilmBench({
   );
 }
 
-/** The views of a recording; they run in step. In another view only the stopwatch goes along. */
+/** The views of a recording; they run in step. What lies in the picture doesn't go along into another view. */
 function ViewSwitch({
   m,
   views,
@@ -115,7 +116,6 @@ function ViewSwitch({
   place: FilmPlace;
   onPlace: (p: FilmPlace) => void;
 }) {
-  const { stopwatch } = place.placing;
   return (
     <div role="group" aria-label="View" className="mr-2 flex rounded-house border">
       {views.map((v) => (
@@ -123,7 +123,7 @@ function ViewSwitch({
           key={v}
           type="button"
           aria-pressed={v === place.view}
-          onClick={() => onPlace({ ...place, view: v, placing: stopwatch ? { stopwatch } : {} })}
+          onClick={() => onPlace({ ...place, view: v, placing: unplaced(m.instruments, place.placing) })}
           className="rounded-house px-2.5 py-0.5 text-fine aria-pressed:bg-copper aria-pressed:text-on-copper"
         >
           {m.views.find((x) => x.id === v)?.name}

@@ -1,6 +1,6 @@
-import type { Placing } from '../instruments/placing';
+import type { Placing } from '../instruments/kind/state';
 import type { Handle, Manifest } from '../core';
-import type { Path } from '../instruments/useInstruments';
+import type { Path } from '../instruments/kind/state';
 import type { Picture } from '../picture/picture';
 
 interface Header {

@@ -1,73 +1,47 @@
-/** Where instruments lie, in picture elements, so that a reading can be shown again. Keys are their ids. */
-export interface Placing {
-  ruler?: Straight;
-  'fine-ruler'?: Straight;
-  tape?: Ends;
-  protractor?: { x: number; y: number; radius: number; angle: number };
-  magnifier?: { x: number; y: number };
-  'beam-timer'?: Ends;
-  markers?: object;
-  /** Zero and laps in frames. */
-  stopwatch?: { zero: number; laps?: number[]; cycles?: number };
-  'pressure-gauge'?: object;
-  thermometer?: object;
-  'spring-scale'?: { x: number; y: number; division?: number };
-}
-/** The zero's place, the direction in degrees, and the division it is graduated in. */
-export interface Straight {
-  x: number;
-  y: number;
-  angle: number;
-  division?: number;
-}
-export interface Ends {
-  x1: number;
-  y1: number;
-  x2: number;
-  y2: number;
-}
-export type InstrumentId = keyof Placing;
+import type { Instrument } from '../core';
+import type { Laid, Size } from './kind/kind';
+import type { Placing } from './kind/state';
+import { kindOf } from './kinds';
 
-/** Where an instrument lies when it is taken from the tray. */
-export function freshPlacing(
-  id: string,
-  { width: w, height: h }: { width: number; height: number },
-  frame: number,
-): Placing {
-  switch (id) {
-    case 'ruler':
-    case 'fine-ruler':
-      return { [id]: { x: w * 0.2, y: h * 0.25, angle: 0 } };
-    case 'tape':
-      return { tape: { x1: w * 0.1, y1: h * 0.6, x2: w * 0.6, y2: h * 0.6 } };
-    case 'protractor':
-      return { protractor: { x: w * 0.5, y: h * 0.45, radius: h * 0.28, angle: 0 } };
-    case 'magnifier':
-      return { magnifier: { x: w * 0.5, y: h * 0.4 } };
-    case 'spring-scale':
-      return { 'spring-scale': { x: w * 0.82, y: h * 0.2 } };
-    case 'beam-timer':
-      return { 'beam-timer': { x1: w * 0.42, y1: h * 0.75, x2: w * 0.58, y2: h * 0.75 } };
-    case 'stopwatch':
-      return { stopwatch: { zero: frame, laps: [], cycles: 0 } };
-    default:
-      return { [id]: {} };
-  }
+const idOf = (key: string) => key.split('~')[0];
+const numberOf = (key: string) => Number(key.split('~')[1] ?? 1);
+
+/** What lies there, in the order of the tray; what isn't on this tray is left out. */
+export function laidOf(tray: Instrument[], placing: Placing): Laid[] {
+  return tray.flatMap((instrument) =>
+    Object.keys(placing)
+      .filter((key) => placing[key] && idOf(key) === instrument.id)
+      .sort((a, b) => numberOf(a) - numberOf(b))
+      .map((key) => ({
+        laidAs: key,
+        instrument,
+        place: placing[key]!,
+        ...(numberOf(key) > 1
+          ? { name: `${instrument.name} ${numberOf(key)}`, number: numberOf(key) }
+          : { name: instrument.name }),
+      })),
+  );
 }
 
-/** What lies there, as the core wants to hear of it: id, and how coarsely it is graduated. */
-export function lying(placing: Placing): string[] {
-  return Object.entries(placing)
-    .filter(([, place]) => place)
-    .map(([id, place]) => {
-      const { division } = place as { division?: number };
-      return division && division !== 1 ? `${id}:${division}` : id;
-    });
+/** One more of an instrument, as it lies when it is taken from the tray. */
+export function taken(instrument: Instrument, placing: Placing, size: Size, frame: number): Placing {
+  let n = 1;
+  const key = () => (n > 1 ? `${instrument.id}~${n}` : instrument.id);
+  while (placing[key()]) n++;
+  const { width, height } = size;
+  return { ...placing, [key()]: kindOf(instrument).fresh({ width, height, frame, nth: n - 1 }) };
 }
 
-/** A mark that was set on one frame. */
-export interface Marker {
-  frame: number;
-  x: number;
-  y: number;
+/** What goes along into another view: what lies nowhere in the picture. */
+export function unplaced(tray: Instrument[], placing: Placing): Placing {
+  return Object.fromEntries(
+    laidOf(tray, placing)
+      .filter(({ instrument }) => !kindOf(instrument).Drawing)
+      .map(({ laidAs, place }) => [laidAs, place]),
+  );
+}
+
+/** What lies there as the core wants to hear of it: each instrument, and how coarsely it is graduated. */
+export function lying(tray: Instrument[], placing: Placing) {
+  return laidOf(tray, placing).map(({ instrument, place }) => ({ instrument, graduation: place.division ?? 1 }));
 }

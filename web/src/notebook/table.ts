@@ -1,5 +1,5 @@
 import type { ColumnSpec, RowSpec, TableSpec } from '../core';
-import type { Placing } from '../instruments/placing';
+import type { Placing } from '../instruments/kind/state';
 import type { Change, Slots } from './journal';
 
 /** How a value was read: trial, frame, and where the instruments lay. */

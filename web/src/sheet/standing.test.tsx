@@ -2,8 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, screen } from '@testing-library/react';
 import { act } from 'react';
 import { expect, test, vi } from 'vitest';
-import { instruments, type BlockOf } from '../core';
-import type { InstrumentState } from '../instruments/useInstruments';
+import { manifestOf, type BlockOf } from '../core';
+import type { InstrumentState } from '../instruments/kind/state';
 import type { Journal } from '../notebook/journal';
 import { onAPage } from '../ui/page.fixture';
 import { FilmDesk } from './FilmDesk';
@@ -13,7 +13,7 @@ onAPage();
 
 /** A bench whose stopwatch shows five seconds. */
 const watched = {
-  tray: instruments.filter((i) => i.shape === 'clock'),
+  tray: (await manifestOf('pendulum')).instruments.filter((i) => i.kind === 'stopwatch'),
   placing: { stopwatch: { zero: 0, laps: [], cycles: 0 } },
   frame: 5,
   seconds: (f: number) => f,

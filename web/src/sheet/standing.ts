@@ -1,5 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import { displayFor, displays, type InstrumentState } from '../instruments/useInstruments';
+import { displayFor, displays } from '../instruments/displays';
+import type { InstrumentState } from '../instruments/kind/state';
 import type { Reading } from '../notebook/table';
 
 /** Where a bench stands now: what lies on it, and how a value read there would be noted. */
@@ -40,6 +41,6 @@ export function useStands(standing: Standing): boolean {
 export function useOffer(standing: Standing, unit: string | null): string | undefined {
   return useSyncExternalStore(standing.subscribe, () => {
     const now = unit === null ? null : standing.now();
-    return now ? displayFor(displays(now.state), unit!)?.display.instrument.name : undefined;
+    return now ? displayFor(displays(now.state), unit!)?.display.name : undefined;
   });
 }

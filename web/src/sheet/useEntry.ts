@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { uncertaintyOf } from '../core';
+import { displayFor, displays } from '../instruments/displays';
 import { lying } from '../instruments/placing';
-import { displayFor, displays } from '../instruments/useInstruments';
 import { rowsChange, type Cell } from '../notebook/table';
 import type { Standing } from './standing';
 import type { TableAtWork } from './useTable';
@@ -21,9 +21,11 @@ export function useEntry(at: TableAtWork | null, standing: Standing, onWritten: 
     onWritten();
   };
   const tied = (cell: Cell, column: string, before?: Cell): Cell => {
-    const reading = standing.now()?.reading();
+    const now = standing.now();
+    const reading = now?.reading();
     if (!reading || !at) return cell;
-    const uncertainty = before?.uncertainty ?? uncertaintyOf(lying(reading.instruments), at.unitOf(column))?.text;
+    const lies = lying(now!.state.tray, reading.instruments);
+    const uncertainty = before?.uncertainty ?? uncertaintyOf(lies, at.unitOf(column))?.text;
     return { ...cell, reading, ...(uncertainty && { uncertainty }) };
   };
   return {
@@ -37,12 +39,12 @@ export function useEntry(at: TableAtWork | null, standing: Standing, onWritten: 
       const before = at?.table.cells[`${row}/${column}`];
       write(row, column, measured && text.trim() !== '' ? tied({ text }, column, before) : { text });
     },
-    take: (row: string, column: string, instrument?: string) => {
+    take: (row: string, column: string, laidAs?: string) => {
       const now = standing.now();
       if (!now || !at) return;
       const unit = at.unitOf(column);
       const found = displayFor(
-        displays(now.state).filter((d) => !instrument || d.instrument.id === instrument),
+        displays(now.state).filter((d) => !laidAs || d.laidAs === laidAs),
         unit,
       );
       if (found) write(row, column, tied({ text: found.typed }, column));

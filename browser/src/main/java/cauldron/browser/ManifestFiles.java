@@ -7,7 +7,6 @@ import cauldron.core.apparatus.Layer;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
-import cauldron.core.instrument.Instrument;
 import cauldron.core.inventory.Inventory;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -36,12 +35,14 @@ final class ManifestFiles {
         List<Object> index = new ArrayList<>();
         List<Object> manifests = new ArrayList<>();
         List<Object> looks = new ArrayList<>();
+        List<Object> tray = new ArrayList<>();
         for (Apparatus apparatus : Inventory.all()) {
             Manifest m = apparatus.manifest();
             Map<String, Object> tree = tree(apparatus);
             Map<String, Object> look = portrait(apparatus);
             manifests.add(tree);
             looks.add(look);
+            tray.addAll((List<?>) tree.get("instruments"));
             Files.writeString(folder.resolve(m.id() + ".json"), json.writeValueAsString(tree));
             Files.writeString(portraits.resolve(m.id() + ".json"), json.writeValueAsString(look));
             index.add(Tree.of("id", m.id(), "name", m.name(), "summary", m.summary(), "topics", m.topics()));
@@ -50,7 +51,7 @@ final class ManifestFiles {
         Files.writeString(folder.resolve("shapes.d.ts"), "// Generated from all that is declared; don't edit.\n"
                 + "export type Manifest = " + TreeTypes.of(manifests) + ";\n"
                 + "export type Portrait = " + TreeTypes.of(looks) + ";\n"
-                + "export type Instrument = " + TreeTypes.of(Instrument.ALL.stream().map(Instrument::toTree).toList()) + ";\n");
+                + "export type Instrument = " + TreeTypes.of(tray) + ";\n");
     }
 
     /** How it looks in lists: its scene, its crowd and the frame, in metres, so that no model is needed to draw it. */

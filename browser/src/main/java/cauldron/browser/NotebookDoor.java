@@ -10,15 +10,18 @@ import cauldron.core.analysis.Series;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.instrument.Instrument;
-import cauldron.core.instrument.LightGate;
+import cauldron.core.instrument.beamtimer.LightGate;
+import cauldron.core.inventory.InstrumentKinds;
 import cauldron.core.quantity.Conversion;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.UnitCheck;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.typedarrays.Float64Array;
@@ -38,32 +41,34 @@ public final class NotebookDoor {
         Trees.mend();
     }
 
-    /** All instruments. */
+    /**
+     * The uncertainty of a value read with some instruments: {@code {instrument, name, text}}, or nothing of it.
+     *
+     * @param lying {@code [{instrument, graduation}]}, each instrument as its manifest says it
+     */
     @JSExport
-    public static JSObject instruments() {
-        List<Object> list = new ArrayList<>();
-        Instrument.ALL.forEach(i -> list.add(i.toTree()));
-        return Trees.toJs(list);
-    }
-
-    /** The uncertainty of a value read with some instruments: {@code {instrument, name, text}}, or nothing of it. */
-    @JSExport
-    public static JSObject uncertainty(String[] lying, String columnUnit) {
-        return Trees.guarded(() -> Instrument.uncertainty(List.of(lying), columnUnit));
+    public static JSObject uncertainty(JSObject[] lying, String columnUnit) {
+        return Trees.guarded(() -> Instrument.uncertainty(Arrays.stream(lying).map(Trees::mapFromJs)
+                .map(t -> new Instrument.Laid(instrument(Tree.map(t, "instrument")), Tree.number(t, "graduation"))).toList(),
+                columnUnit));
     }
 
     /** What an instrument shows of an SI value: {@code {text, unit, typed}}, or {@code {error}}. */
     @JSExport
-    public static JSObject shown(String instrument, double si, String columnUnit) {
-        return Trees.guarded(() -> Instrument.get(instrument).shown(si, columnUnit));
+    public static JSObject shown(JSObject instrument, double si, String columnUnit) {
+        return Trees.guarded(() -> instrument(Trees.mapFromJs(instrument)).shown(si, columnUnit));
     }
 
-    /** A beam across a path of x, y pairs: passages by a time, and the last period before it (NaN if none). */
+    private static Instrument instrument(Map<String, Object> tree) {
+        return Instrument.read(tree, InstrumentKinds.get(Tree.text(tree, "kind")));
+    }
+
+    /** A beam across a path of x, y pairs: passages by a time, and the last period before it (NaN if none), to a digit. */
     @JSExport
     public static Float64Array lightGate(Float64Array path, int n, double interval, double x1, double y1, double x2,
-                                         double y2, double time) {
+                                         double y2, double time, double digit) {
         LightGate gate = LightGate.of(path.toJavaArray(), n, interval, x1, y1, x2, y2);
-        return Float64Array.fromJavaArray(new double[] {gate.passages(time), gate.period(time)});
+        return Float64Array.fromJavaArray(new double[] {gate.passages(time), gate.period(time, digit)});
     }
 
     /** How many of some settings differ, as handing in counts them. */

@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.apparatus.SceneField.Kind;
+import cauldron.core.instrument.Instrument;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -27,7 +28,7 @@ public abstract class Declaration {
     final List<Handle> handles = new ArrayList<>();
     final List<Act> acts = new ArrayList<>();
     final List<Layer> layers = new ArrayList<>();
-    final List<String> tray = new ArrayList<>();
+    final List<Instrument> tray = new ArrayList<>();
     final Map<String, Channel> hooks = new LinkedHashMap<>();
     final List<String> slips = new ArrayList<>();
 
@@ -132,15 +133,15 @@ public abstract class Declaration {
         return add(layers, new Layer(this, id, name));
     }
 
-    /** Instruments that make sense here, by their ids. */
-    protected final void tray(String... instruments) {
+    /** Instruments that make sense here. */
+    protected final void tray(Instrument... instruments) {
         tray.addAll(Arrays.asList(instruments));
     }
 
     /** An instrument that makes sense here and shows a channel once it is hooked in. */
-    protected final void tray(String instrument, Channel hookedInto) {
+    protected final void tray(Instrument instrument, Channel hookedInto) {
         tray.add(instrument);
-        hooks.put(instrument, hookedInto);
+        hooks.put(instrument.id(), hookedInto);
     }
 
     /** What learners commonly get wrong with it. */

@@ -18,14 +18,14 @@ import java.util.Map;
  * @param scene         what a drawing needs, in order
  * @param distributions what many values at one instant there are
  * @param layers        what can be shown over the apparatus on the open bench
- * @param instruments   ids of instruments that make sense here
+ * @param instruments   instruments that make sense here
  * @param hooks         which channel an instrument shows that is hooked in, by the instrument's id
  * @param slips         what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
                        double interval, double speed, String timeUnit, List<Setting> settings, List<Channel> channels,
                        List<Distribution> distributions, List<Event> events, List<View> views, List<SceneField> scene,
-                       List<Handle> handles, List<Act> acts, List<Layer> layers, List<String> instruments,
+                       List<Handle> handles, List<Act> acts, List<Layer> layers, List<Instrument> instruments,
                        Map<String, Channel> hooks, List<String> slips) {
 
     private List<List<? extends Declared>> lists() {
@@ -71,13 +71,15 @@ public record Manifest(String id, int modelVersion, String name, String summary,
 
     private void checkTray(Faults faults) {
         List<String> seen = new ArrayList<>();
-        for (String instrument : instruments) {
-            if (Instrument.ALL.stream().noneMatch(i -> i.id().equals(instrument))) {
-                faults.add("tray: there is no instrument “" + instrument + "”");
-            } else if (seen.contains(instrument)) {
-                faults.add("tray: “" + instrument + "” lies there twice");
+        for (Instrument instrument : instruments) {
+            if (seen.contains(instrument.id())) {
+                faults.add("tray: “" + instrument.id() + "” lies there twice");
             }
-            seen.add(instrument);
+            if (instrument.kind().hooked() != hooks.containsKey(instrument.id())) {
+                faults.add("tray: “" + instrument.id() + "” " + (instrument.kind().hooked() ? "needs a channel to show"
+                        : "shows no channel"));
+            }
+            seen.add(instrument.id());
         }
         hooks.forEach((instrument, channel) -> {
             if (channel == null || !channels.contains(channel)) {
@@ -151,6 +153,12 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         return named(distributions, "distribution", distributionId);
     }
 
+    /** The instrument of an id; refuses one that isn't on its tray. */
+    public Instrument instrument(String instrumentId) {
+        return instruments.stream().filter(i -> i.id().equals(instrumentId)).findFirst().orElseThrow(() ->
+                new IllegalArgumentException(name + " has no instrument “" + instrumentId + "”"));
+    }
+
     /** The scene's field of an id; refuses one it doesn't have. */
     public SceneField sceneField(String fieldId) {
         return named(scene, "scene field", fieldId);
@@ -181,13 +189,13 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         acts.forEach(x -> a.add(x.toTree()));
         List<Object> l = new ArrayList<>();
         layers.forEach(x -> l.add(x.toTree()));
-        Map<String, Object> hooked = Tree.of();
-        hooks.forEach((instrument, channel) -> hooked.put(instrument, channel.id()));
+        List<Object> i = new ArrayList<>();
+        instruments.forEach(x -> i.add(x.toTree(hooks.containsKey(x.id()) ? hooks.get(x.id()).id() : "")));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
                 topics, "interval", interval, "speed", speed, "timeUnit", timeUnit, "timePerSi",
                 1 / Units.parse(timeUnit).factor(), "settings", s, "channels", c, "distributions", d, "events",
                 names(events), "views", names(views), "scene", f, "handles", h, "acts", a, "layers", l, "instruments",
-                instruments, "hooked", hooked, "slips", slips);
+                i, "slips", slips);
     }
 
     private static List<Object> names(List<? extends Declared> list) {

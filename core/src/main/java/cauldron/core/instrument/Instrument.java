@@ -8,86 +8,67 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * An instrument that can lie on the tray.
+ * An instrument on the tray of an apparatus. Unit, span and divisions are said where it is declared, as a rule for
+ * molecules isn't one for pendulums.
  *
- * @param shape    how it is drawn and handled
+ * @param id       the same for no two on one tray
  * @param unit     unit of its scale or display; empty for one that measures nothing by itself
  * @param span     length of its scale in {@code unit}
  * @param division smallest division of its scale, or last digit of its display, in {@code unit}
  * @param numbered every how many divisions a number stands
- * @param channel  what a gauge shows; empty for all others, and where the apparatus says what is shown
  */
-public record Instrument(String id, String name, Shape shape, String unit, double span, double division,
-                         int numbered, String channel) {
+public record Instrument(String id, InstrumentKind kind, String name, String unit, double span, double division, int numbered) {
+
+    /** One that measures nothing by itself. */
+    public Instrument(InstrumentKind kind) {
+        this(kind.id(), kind, kind.name(), "", 0, 0, 1);
+    }
 
     /**
-     * The kinds of instrument. A scale is read by eye at its two ends; a dynamometer is a force's scale, whose
-     * pointer stands where the channel is that it is hooked into; the last three show digits.
+     * One that is graduated; refuses what can be no scale.
+     *
+     * @param numbered every how many divisions a number stands
      */
-    public enum Shape { STRAIGHT, TAPE, ANGULAR, MARKERS, LENS, DYNAMOMETER, CLOCK, GATE, GAUGE }
-
-    /** Every instrument there is. */
-    public static final List<Instrument> ALL = List.of(
-            new Instrument("ruler", "Ruler", Shape.STRAIGHT, "mm", 2000, 1, 100, ""),
-            new Instrument("fine-ruler", "Ruler", Shape.STRAIGHT, "nm", 200, 1, 10, ""),
-            new Instrument("tape", "Long tape", Shape.TAPE, "cm", 1000, 1, 10, ""),
-            new Instrument("protractor", "Protractor", Shape.ANGULAR, "°", 90, 1, 10, ""),
-            new Instrument("markers", "Position markers", Shape.MARKERS, "", 0, 0, 1, ""),
-            new Instrument("magnifier", "Magnifier", Shape.LENS, "", 0, 0, 1, ""),
-            new Instrument("spring-scale", "Spring scale", Shape.DYNAMOMETER, "N", 3, 0.05, 10, ""),
-            new Instrument("stopwatch", "Stopwatch", Shape.CLOCK, "s", 3600, 0.01, 1, ""),
-            new Instrument("beam-timer", "Beam timer", Shape.GATE, "s", 3600, 0.001, 1, ""),
-            new Instrument("pressure-gauge", "Pressure gauge", Shape.GAUGE, "kPa", 1000, 0.1, 1, "pressure"),
-            new Instrument("thermometer", "Thermometer", Shape.GAUGE, "K", 3000, 0.1, 1, "temperature"));
-
-    /** The instrument of that id; refuses one there isn't. */
-    public static Instrument get(String id) {
-        for (Instrument instrument : ALL) {
-            if (instrument.id().equals(id)) {
-                return instrument;
-            }
+    public static Instrument graduated(InstrumentKind kind, String unit, double span, double division, int numbered) {
+        if (!(division > 0) || !(span >= division) || numbered < 1) {
+            throw new IllegalArgumentException(kind.name() + ": needs a division above 0, a span of at least one, and numbers");
         }
-        throw new IllegalArgumentException("There is no instrument “" + id + "”");
+        Units.parse(unit);
+        return new Instrument(kind.id(), kind, kind.name(), unit, span, division, numbered);
     }
 
-    private boolean showsDigits() {
-        return shape == Shape.CLOCK || shape == Shape.GATE || shape == Shape.GAUGE;
-    }
-
-    /** Whether it shows something of the apparatus that no camera sees, and so only serves a live bench. */
-    public boolean needsChannel() {
-        return shape == Shape.GAUGE || shape == Shape.DYNAMOMETER;
+    /** The same under an id and a name of its own, where a tray holds two of a kind or says which it is. */
+    public Instrument called(String newId, String newName) {
+        return new Instrument(newId, kind, newName, unit, span, division, numbered);
     }
 
     /**
-     * How far a reading may be off, in its unit: half a division at each of the two ends of a scale, the
-     * last digit of a display.
+     * An instrument as it lies.
      *
      * @param graduation how many of its own smallest divisions the scale in use is divided in; 1 for a display
      */
-    public double uncertainty(double graduation) {
-        return showsDigits() ? division : 2 * (0.5 * division * graduation);
+    public record Laid(Instrument instrument, double graduation) {
+
+        private double uncertainty() {
+            return instrument.kind.reading().uncertainty(instrument.division, graduation);
+        }
     }
 
     /**
-     * The uncertainty that a value read with one of some instruments has, in the unit of a column. The
-     * first instrument that measures the column's kind of quantity counts.
+     * The uncertainty that a value read with one of some instruments has, in the unit of a column. The first instrument
+     * that measures the column's kind of quantity counts.
      *
-     * @param lying ids; {@code ruler:10} is a ruler graduated in ten of its smallest divisions
      * @return {@code {instrument, name, text}}, or an empty tree where none of them measures that
      */
-    public static Map<String, Object> uncertainty(List<String> lying, String columnUnit) {
+    public static Map<String, Object> uncertainty(List<Laid> lying, String columnUnit) {
         Unit column = Units.parse(columnUnit);
-        for (String entry : lying) {
-            int colon = entry.indexOf(':');
-            String id = colon < 0 ? entry : entry.substring(0, colon);
-            double graduation = colon < 0 ? 1 : Double.parseDouble(entry.substring(colon + 1));
-            Instrument instrument = get(id);
+        for (Laid laid : lying) {
+            Instrument instrument = laid.instrument;
             if (instrument.division > 0) {
                 Unit own = Units.parse(instrument.unit);
                 if (own.sameKind(column) && (!own.dimension().isNone() || columnUnit.equals(instrument.unit))) {
-                    double u = instrument.uncertainty(graduation) * own.factor() / column.factor();
-                    return Tree.of("instrument", id, "name", instrument.name, "text", Numbers.printShort(u));
+                    double u = laid.uncertainty() * own.factor() / column.factor();
+                    return Tree.of("instrument", instrument.id, "name", instrument.name, "text", Numbers.printShort(u));
                 }
             }
         }
@@ -119,9 +100,20 @@ public record Instrument(String id, String name, Shape shape, String unit, doubl
         return Tree.of("text", text, "unit", unit, "typed", typed);
     }
 
-    public Map<String, Object> toTree() {
-        return Tree.of("id", id, "name", name, "shape", shape.name().toLowerCase(), "unit", unit, "span", span,
-                "division", division, "numbered", (double) numbered, "channel", channel, "metres",
-                shape == Shape.STRAIGHT || shape == Shape.TAPE ? Units.parse(unit).factor() : 0.0);
+    /**
+     * All of it as plain data.
+     *
+     * @param channel id of the channel it shows, or an empty text
+     */
+    public Map<String, Object> toTree(String channel) {
+        return Tree.of("id", id, "kind", kind.id(), "name", name, "unit", unit, "span", span, "division", division,
+                "numbered", (double) numbered, "several", kind.several(), "channel", channel, "si",
+                unit.isEmpty() ? 1.0 : Units.parse(unit).factor());
+    }
+
+    /** Reads what {@link #toTree} wrote, given its kind. */
+    public static Instrument read(Map<String, Object> tree, InstrumentKind kind) {
+        return new Instrument(Tree.text(tree, "id"), kind, Tree.text(tree, "name"), Tree.text(tree, "unit"),
+                Tree.number(tree, "span"), Tree.number(tree, "division"), (int) Tree.number(tree, "numbered"));
     }
 }

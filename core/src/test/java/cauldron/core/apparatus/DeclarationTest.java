@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.bead.Bead;
+import cauldron.core.instrument.ruler.Ruler;
+import cauldron.core.instrument.springscale.SpringScale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -48,8 +50,8 @@ class DeclarationTest {
         Faulty() {
             super("Not an id");
             time(0, 1, "blink");
-            tray("astrolabe", "ruler", "ruler");
-            tray("spring-scale", foreign);
+            tray(Ruler.twoMetres(), Ruler.twoMetres(), SpringScale.upTo(1).called("unhooked", "Scale"));
+            tray(SpringScale.upTo(3), foreign);
         }
     }
 
@@ -68,7 +70,7 @@ class DeclarationTest {
                         "act “do”: names scene field “stray”, which isn't declared here",
                         "layer “trail”: names channel “x”, which isn't declared here",
                         "handle “grip”: names something not declared yet",
-                        "tray: there is no instrument “astrolabe”", "tray: “ruler” lies there twice",
+                        "tray: “unhooked” needs a channel to show", "tray: “ruler” lies there twice",
                         "tray: “spring-scale” is hooked into a channel that isn't declared here",
                         "time: interval and speed must be above 0", "needs at least one view")
                 .anySatisfy(f -> assertThat(f).startsWith("setting “length”: its unit can't be read"))

@@ -1,6 +1,8 @@
 package cauldron.core.bead;
 
 import cauldron.core.apparatus.*;
+import cauldron.core.instrument.ruler.Ruler;
+import cauldron.core.instrument.stopwatch.Stopwatch;
 
 /**
  * A bead that slides without friction on a wire bent to the parabola y = a x²; it stands only in tests. By Lagrange
@@ -21,7 +23,7 @@ public class Bead extends Apparatus {
     public Bead() {
         super("bead", 1, "Bead on a wire");
         about("A bead slides on a bent wire.", "oscillation");
-        tray("ruler", "stopwatch");
+        tray(Ruler.twoMetres(), Stopwatch.toHundredths());
     }
 
     @Override

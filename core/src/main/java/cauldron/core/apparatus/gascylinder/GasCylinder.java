@@ -18,6 +18,9 @@ import cauldron.core.apparatus.Placing;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.Switch;
 import cauldron.core.apparatus.View;
+import cauldron.core.instrument.gauge.Gauge;
+import cauldron.core.instrument.ruler.Ruler;
+import cauldron.core.instrument.stopwatch.Stopwatch;
 
 /** The gas cylinder's declaration; its law is in {@link HardSphereGas}. */
 public final class GasCylinder extends Apparatus {
@@ -131,7 +134,9 @@ public final class GasCylinder extends Apparatus {
         time(1e-12, 1e-10, "ps");
         layer("path", "Path of the tagged molecule").trail(tagX, tagY);
         Layer large = layer("large", "Molecules drawn larger than life").note("molecules drawn 4 times larger than life");
-        tray("fine-ruler", "stopwatch", "pressure-gauge", "thermometer");
+        tray(Ruler.graduated("nm", 200, 1, 10).called("fine-ruler", "Ruler"), Stopwatch.showing("ps", 1));
+        tray(Gauge.showing("pressure-gauge", "Pressure gauge", "kPa", 1000, 0.1), pressure);
+        tray(Gauge.showing("thermometer", "Thermometer", "K", 3000, 0.1), kelvin);
         portrait().with(count1, 220).with(count2, 140).with(length, 45).at(60e-12).showing(large);
         slips("The lighter gas taken for the hotter one", "All molecules taken to be equally fast",
                 "Pressure taken to come from speed alone");

@@ -14,7 +14,7 @@ import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.gascylinder.GasCylinder.Hold;
 import cauldron.core.apparatus.gascylinder.HeatExchange.Mode;
-import cauldron.core.instrument.AveragingGauge;
+import cauldron.core.instrument.gauge.AveragingGauge;
 
 /**
  * The gas cylinder at work: {@link HardSphereGas} with a piston, heat, a partition and a hole.

@@ -3,8 +3,8 @@ package cauldron.core.apparatus.hangingspring;
 import cauldron.core.apparatus.Act;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Channel.Account;
+import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Choice;
 import cauldron.core.apparatus.Coordinate;
 import cauldron.core.apparatus.Event;
@@ -18,6 +18,12 @@ import cauldron.core.apparatus.Placing;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.Switch;
 import cauldron.core.apparatus.View;
+import cauldron.core.instrument.beamtimer.LightGate;
+import cauldron.core.instrument.magnifier.Magnifier;
+import cauldron.core.instrument.markers.PositionMarkers;
+import cauldron.core.instrument.ruler.Ruler;
+import cauldron.core.instrument.springscale.SpringScale;
+import cauldron.core.instrument.stopwatch.Stopwatch;
 
 /** The hanging spring's declaration; its law is in {@link HangingSpringExperiment}. */
 public final class HangingSpring extends Apparatus {
@@ -91,8 +97,9 @@ public final class HangingSpring extends Apparatus {
                 "oscillation", "force", "energy", "elasticity", "damping");
         layer("forces", "Force arrows");
         layer("lines", "Natural length and equilibrium");
-        tray("ruler", "stopwatch", "beam-timer", "markers", "magnifier");
-        tray("spring-scale", springForce);
+        tray(Ruler.twoMetres(), Stopwatch.toHundredths(), LightGate.toMilliseconds(), PositionMarkers.box(),
+                Magnifier.glass());
+        tray(SpringScale.upTo(3), springForce);
         slips("Total length taken for the extension", "Grams for kilograms", "Gradient upside down",
                 "Period against mass read as a straight line");
     }

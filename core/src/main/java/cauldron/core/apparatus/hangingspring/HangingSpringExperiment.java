@@ -9,7 +9,7 @@ import cauldron.core.apparatus.Register;
 import cauldron.core.apparatus.Scene;
 import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
-import cauldron.core.instrument.BeamTimer;
+import cauldron.core.instrument.beamtimer.BeamTimer;
 
 /**
  * A mass m on a spring that obeys Hooke's law, with a damping force in proportion to the velocity:

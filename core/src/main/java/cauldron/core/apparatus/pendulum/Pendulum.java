@@ -3,8 +3,8 @@ package cauldron.core.apparatus.pendulum;
 import cauldron.core.apparatus.Act;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Channel.Account;
+import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Choice;
 import cauldron.core.apparatus.Coordinate;
 import cauldron.core.apparatus.Event;
@@ -18,6 +18,13 @@ import cauldron.core.apparatus.Placing;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.Switch;
 import cauldron.core.apparatus.View;
+import cauldron.core.instrument.beamtimer.LightGate;
+import cauldron.core.instrument.magnifier.Magnifier;
+import cauldron.core.instrument.markers.PositionMarkers;
+import cauldron.core.instrument.protractor.Protractor;
+import cauldron.core.instrument.ruler.Ruler;
+import cauldron.core.instrument.springscale.SpringScale;
+import cauldron.core.instrument.stopwatch.Stopwatch;
 
 /** The pendulum's declaration; its law is in {@link PendulumExperiment}. */
 public final class Pendulum extends Apparatus {
@@ -68,8 +75,9 @@ public final class Pendulum extends Apparatus {
         super("pendulum", 2, "Pendulum");
         about("A bob on a light cord, swinging at any angle up to 90°, with air drag and friction at the pivot if wanted.",
                 "oscillation", "period", "energy", "gravity", "damping");
-        tray("ruler", "protractor", "stopwatch", "beam-timer", "markers", "magnifier");
-        tray("spring-scale", tension);
+        tray(Ruler.twoMetres(), Protractor.inDegrees(), Stopwatch.toHundredths(), LightGate.toMilliseconds(),
+                PositionMarkers.box(), Magnifier.glass());
+        tray(SpringScale.upTo(3), tension);
         portrait().with(angle, 32).at(0.12);
         slips("Timing one swing instead of many", "Half a swing taken for a whole one",
                 "Length measured to the top of the bob", "Counting from one instead of zero",

@@ -9,7 +9,7 @@ import cauldron.core.apparatus.Register;
 import cauldron.core.apparatus.Scene;
 import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
-import cauldron.core.instrument.BeamTimer;
+import cauldron.core.instrument.beamtimer.BeamTimer;
 
 /**
  * A pendulum of finite angle: a point mass m at the end of a light, stiff-in-tension cord of length L,

@@ -3,8 +3,8 @@ package cauldron.core.apparatus.propellerglider;
 import cauldron.core.apparatus.Act;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Channel.Account;
+import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Coordinate;
 import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Experiment;
@@ -15,6 +15,12 @@ import cauldron.core.apparatus.Place;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.Switch;
 import cauldron.core.apparatus.View;
+import cauldron.core.instrument.magnifier.Magnifier;
+import cauldron.core.instrument.markers.PositionMarkers;
+import cauldron.core.instrument.ruler.Ruler;
+import cauldron.core.instrument.springscale.SpringScale;
+import cauldron.core.instrument.stopwatch.Stopwatch;
+import cauldron.core.instrument.tape.LongTape;
 
 /** The propeller glider's declaration; its law is in {@link PropellerGliderExperiment}. */
 public final class PropellerGlider extends Apparatus {
@@ -83,8 +89,8 @@ public final class PropellerGlider extends Apparatus {
                 "force", "acceleration", "mass", "Newton's second law");
         time(1.0 / 120, 1, "s");
         layer("forces", "Force arrows");
-        tray("ruler", "tape", "stopwatch", "markers", "magnifier");
-        tray("spring-scale", scaleForce);
+        tray(Ruler.twoMetres(), LongTape.tenMetres(), Stopwatch.toHundredths(), PositionMarkers.box(), Magnifier.glass());
+        tray(SpringScale.upTo(3), scaleForce);
         portrait().doing(start, 0.1).at(1.2).through(-0.37, -0.3, 0.72, 0.64);
         slips("Time zero taken before the thread parts", "The scale's zero not taken off", "Centimetres for metres",
                 "Average taken for instantaneous speed", "Force and acceleration exchanged on the axes");

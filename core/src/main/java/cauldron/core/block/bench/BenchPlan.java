@@ -34,7 +34,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         readouts.forEach(id -> at.attempt(() -> manifest.channel(id)));
         layers.forEach(id -> at.attempt(() -> manifest.layer(id)));
         histograms.forEach(id -> at.attempt(() -> manifest.distribution(id)));
-        instruments.forEach(id -> at.attempt(() -> Instrument.get(id)));
+        instruments.forEach(id -> at.attempt(() -> manifest.instrument(id)));
     }
 
     /** Settings that can be changed, all where the lab doesn't say. */
@@ -44,6 +44,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
 
     /** What lies on the tray, all that makes sense where the lab doesn't say. */
     List<String> tray() {
-        return instruments.isEmpty() ? Inventory.get(apparatus).manifest().instruments() : instruments;
+        return !instruments.isEmpty() ? instruments
+                : Inventory.get(apparatus).manifest().instruments().stream().map(Instrument::id).toList();
     }
 }

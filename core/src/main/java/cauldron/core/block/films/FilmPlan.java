@@ -52,7 +52,11 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
             return;
         }
         checkSettings(manifest, fixed, at);
-        instruments.forEach(id -> at.attempt(() -> Instrument.get(id)));
+        instruments.forEach(id -> at.attempt(() -> {
+            if (manifest.instrument(id).kind().hooked()) {
+                throw new IllegalArgumentException("no camera sees what a " + manifest.instrument(id).name().toLowerCase() + " shows");
+            }
+        }));
         views.forEach(id -> at.attempt(() -> manifest.view(id)));
         if (!(rate * seconds < MAX_FRAMES)) {
             at.fault("a recording has 1 to 7200 frames");
@@ -152,7 +156,7 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
     /** What may lie on the tray. */
     public List<String> tray() {
         return !instruments.isEmpty() ? instruments : Inventory.get(apparatus).manifest().instruments().stream()
-                .filter(id -> !Instrument.get(id).needsChannel()).toList();
+                .filter(i -> !i.kind().hooked()).map(Instrument::id).toList();
     }
 
     private static Option option(Choice choice, Object id) {

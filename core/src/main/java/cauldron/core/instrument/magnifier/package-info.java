@@ -1,0 +1,2 @@
+/** A glass that enlarges. */
+package cauldron.core.instrument.magnifier;

@@ -1,0 +1,2 @@
+/** Marks set on single frames. */
+package cauldron.core.instrument.markers;

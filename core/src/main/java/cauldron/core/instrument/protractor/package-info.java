@@ -1,0 +1,2 @@
+/** A half circle for angles. */
+package cauldron.core.instrument.protractor;

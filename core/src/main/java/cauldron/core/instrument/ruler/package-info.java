@@ -1,0 +1,2 @@
+/** A straight rule. */
+package cauldron.core.instrument.ruler;

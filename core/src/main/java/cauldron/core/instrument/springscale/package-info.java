@@ -1,0 +1,2 @@
+/** A scale for forces. */
+package cauldron.core.instrument.springscale;

@@ -1,0 +1,2 @@
+/** A tape between two points. */
+package cauldron.core.instrument.tape;
