@@ -16,6 +16,7 @@ const LADDER = {
   graph: ['core', 'ui', 'notebook'],
   classroom: ['api', 'core', 'ui', 'shell', 'picture', 'scenes'],
   marking: ['api', 'core', 'ui'],
+  blocks: ['api', 'core', 'ui', 'notebook', 'graph'],
   sheet: [
     'api',
     'core',
@@ -30,6 +31,7 @@ const LADDER = {
     'graph',
     'classroom',
     'marking',
+    'blocks',
   ],
   app: ['api', 'ui', 'shell', 'bench', 'classroom', 'sheet'],
 };

@@ -4,7 +4,19 @@ import type { SheetDoor } from './generated/notebook';
 import type { Block, Sheet } from './generated/sheet';
 import type { Worked } from './tables';
 
-export type { Block, Column, Part, Sheet, Sketch, SketchAxis, Sketched } from './generated/sheet';
+export type {
+  Answered,
+  Block,
+  Column,
+  Expected,
+  FitChoice,
+  Part,
+  Sheet,
+  Sketch,
+  SketchAxis,
+  Sketched,
+  Slots,
+} from './generated/sheet';
 export type BlockOf<T extends Block['type']> = Extract<Block, { type: T }>;
 
 /** What a page knows of a block's work: its slots, what was chosen for its recordings, its table worked out. */

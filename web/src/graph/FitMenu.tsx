@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { fitKinds, parametersOf, readNumber } from '../core';
 import { Button, inputClass, Select, symbolText, Toggle } from '../ui';
-import { fitsOf, type FitChoice, type Fitted, type GraphChoice, type GraphColumn } from './model';
+import { fitsOf, type SeriesFit, type Fitted, type GraphChoice, type GraphColumn } from './model';
 
 const OWN = 'own';
 
@@ -22,7 +22,7 @@ export function FitMenu({
   onChoice: (c: GraphChoice) => void;
 }) {
   const fits = fitsOf(choice, ys[0]?.id);
-  const put = (next: FitChoice[]) =>
+  const put = (next: SeriesFit[]) =>
     onChoice({ ...choice, fits: next, line: next.some((f) => f.kind === 'line' || f.kind === 'proportional') });
   const kinds = [...fitKinds, { id: OWN, name: 'a formula of my own' }];
   return (
@@ -114,7 +114,7 @@ function Outcome({ of: f }: { of?: Fitted }) {
 }
 
 /** Between which places the points count; empty: all. */
-function Stretch({ fit, symbol, onChange }: { fit: FitChoice; symbol: string; onChange: (f: FitChoice) => void }) {
+function Stretch({ fit, symbol, onChange }: { fit: SeriesFit; symbol: string; onChange: (f: SeriesFit) => void }) {
   return (
     <div className="flex items-center gap-2 text-fine text-soft">
       only where {symbol} is from
@@ -160,10 +160,10 @@ function OwnFormula({
   y,
   onChange,
 }: {
-  fit: FitChoice;
+  fit: SeriesFit;
   x: GraphColumn;
   y: GraphColumn;
-  onChange: (f: FitChoice) => void;
+  onChange: (f: SeriesFit) => void;
 }) {
   const names = parametersOf(fit.formula ?? '', x.symbol);
   return (

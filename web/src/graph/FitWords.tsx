@@ -1,6 +1,6 @@
 import { ListTree, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { COLOURS, type FitChoice, type Fitted } from './model';
+import { COLOURS, type SeriesFit, type Fitted } from './model';
 import type { FitParameter, FromFit } from '../core';
 import { Compare } from '../notebook/Compare';
 import { UnitAsk } from '../notebook/UnitAsk';
@@ -10,7 +10,7 @@ interface Props {
   fits: Fitted[];
   hidden: boolean;
   readOnly: boolean;
-  onFit: (from: FitChoice, to: FitChoice) => void;
+  onFit: (from: SeriesFit, to: SeriesFit) => void;
 }
 
 /**
@@ -178,7 +178,7 @@ function Follows({
 }: {
   at: number;
   found: FromFit;
-  choice: FitChoice;
+  choice: SeriesFit;
   readOnly: boolean;
   onFit: Props['onFit'];
   ask: (p: FitParameter) => React.ReactNode;

@@ -80,7 +80,10 @@ export function GraphView({ table, worked, choice, readOnly, onChoice, onGoTo, o
             x: x?.id,
             y: y?.id,
             fits: fitsOf(choice, y?.id).map((f) =>
-              f === from || (f.kind === from.kind && f.series === from.series && !choice.fits) ? to : f,
+              JSON.stringify(f) === JSON.stringify(from) ||
+              (f.kind === from.kind && f.series === from.series && !choice.fits)
+                ? to
+                : f,
             ),
           })
         }

@@ -1,43 +1,22 @@
 import { scaleLinear, scaleLog } from 'd3-scale';
-import type { BlockOf, ColumnResult, ColumnSpec, FitAsked, FitResult, TableSpec, Worked } from '../core';
+import type {
+  BlockOf,
+  ColumnResult,
+  ColumnSpec,
+  FitAsked,
+  FitChoice,
+  FitResult,
+  Slots,
+  TableSpec,
+  Worked,
+} from '../core';
 import { symbolText } from '../ui';
 
-/** A fit on a graph, of one of its series. */
-export interface FitChoice {
-  kind: string;
-  series: string;
-  weighted?: boolean;
-  from?: number;
-  to?: number;
-  formula?: string;
-  start?: Record<string, number>;
-  /** What is worked out from its parameters. */
-  follows?: { name: string; formula: string }[];
-  /** Units the student was asked to find, by name of the parameter. */
-  found?: Record<string, string>;
-}
 /** What a graph shows, as the notebook keeps it. */
-export interface GraphChoice {
-  x?: string;
-  y?: string;
-  /** Further columns drawn upwards. */
-  more?: string[];
-  origin?: boolean;
-  /** Whether a line is fitted: what the sheet may ask for. */
-  line?: boolean;
-  fits?: FitChoice[];
-  logX?: boolean;
-  logY?: boolean;
-  join?: boolean;
-  noBars?: boolean;
-  residuals?: boolean;
-  range?: { x0?: number; x1?: number; y0?: number; y1?: number };
-  caption?: string;
-  show?: 'points' | 'histogram' | 'box' | 'dots';
-  bins?: { start?: number; width?: number };
-  /** Whether the sealed sketch is kept from view. */
-  noSketch?: boolean;
-}
+export type GraphChoice = Slots['graph']['view'];
+
+/** A fit of one of its series. */
+export type SeriesFit = FitChoice & { series: string };
 
 /** How a graph is looked at: as the notebook says, else as the lab opens it. */
 export function lookOf(block: BlockOf<'graph'>, kept: GraphChoice | undefined): GraphChoice {
@@ -194,12 +173,16 @@ export function axisTitle(c: GraphColumn | undefined, long: boolean) {
 }
 
 /** The fits of a choice; one that was kept before there were several is a line through the first series. */
-export function fitsOf(choice: GraphChoice, y?: string): FitChoice[] {
-  return choice.fits ?? (choice.line && (choice.y ?? y) ? [{ kind: 'line', series: (choice.y ?? y)! }] : []);
+export function fitsOf(choice: GraphChoice, y?: string): SeriesFit[] {
+  const first = choice.y ?? y ?? '';
+  return (
+    choice.fits?.map((f) => ({ ...f, series: f.series ?? first })) ??
+    (choice.line && first ? [{ kind: 'line', series: first }] : [])
+  );
 }
 
 export interface Fitted {
-  choice: FitChoice;
+  choice: SeriesFit;
   asked: FitAsked;
   result?: FitResult;
   error?: string;

@@ -7,6 +7,7 @@ import { FilmBench } from '../films/FilmBench';
 import type { Marker } from '../instruments/kind/state';
 import type { InstrumentState } from '../instruments/kind/state';
 import type { Journal, Slots } from '../notebook/journal';
+import { notesOf } from '../notebook/notes';
 import { EmptyBench } from '../picture/EmptyBench';
 import { Trouble } from '../ui';
 import { useLeaving, type Standing } from './standing';
@@ -52,7 +53,7 @@ export const FilmDesk = memo(function FilmDesk({
     staleTime: Infinity,
     placeholderData: (before) => before,
   });
-  const slot = `markers/${trial?.id}/${view}`;
+  const slot = `markers/${trial?.id}/${view}` as const;
   const markers = (slots?.[slot] as { markers?: Marker[] } | undefined)?.markers ?? [];
   const tell = useCallback(
     (state: InstrumentState) =>
@@ -95,7 +96,7 @@ export const FilmDesk = memo(function FilmDesk({
             onPlace={(p) => onPlace(block.id, p)}
             markers={markers}
             onMarkers={(next) => {
-              if (!readOnly) journal.write(block.id, slot, { markers: next });
+              if (!readOnly) notesOf(journal, block).write(slot, { markers: next });
             }}
             aside={aside}
             lies={besideTray && lies}

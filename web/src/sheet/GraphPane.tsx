@@ -3,6 +3,7 @@ import type { BlockOf, Sheet } from '../core';
 import { GraphView } from '../graph/GraphView';
 import { lookOf, type GraphChoice } from '../graph/model';
 import type { Journal } from '../notebook/journal';
+import { notesOf } from '../notebook/notes';
 import { Dialog } from '../ui';
 import { Tabs } from './BenchTabs';
 import { expectedOf } from './expected';
@@ -32,14 +33,15 @@ export function GraphPane({
   const [large, setLarge] = useState(false);
   const all = journal.all();
   const expected = useMemo(() => expectedOf(sheet, all, at.block.id), [sheet, all, at.block.id]);
+  const notes = notesOf(journal, block);
   const graph = {
     table: at.table,
     worked: at.worked,
-    choice: lookOf(block, journal.read<GraphChoice>(block.id, 'view')),
+    choice: lookOf(block, notes.read('view')),
     readOnly,
     expected,
     onChoice: (c: GraphChoice) => {
-      if (!readOnly) journal.write(block.id, 'view', { ...c });
+      if (!readOnly) notes.write('view', c);
     },
   };
   return (

@@ -7,7 +7,8 @@ import { Journal } from '../notebook/journal';
 import { DueFields, type Due } from '../classroom/DueFields';
 import { Help } from '../shell/Help';
 import { Button, Dialog, Select, Trouble } from '../ui';
-import { BlockView, type SheetContext } from './Blocks';
+import { BlockView } from '../blocks/BlockView';
+import type { SheetContext } from '../blocks/kind/kind';
 import type { Sheet } from '../core';
 
 /** A lab as a student sees it, all parts open, to read before it is given to a class. */

@@ -2,13 +2,14 @@ import { FileText } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { askReport } from '../api/client';
 import { save } from '../ui/save';
-import { workOut, type BlockOf, type Sheet, type Sketched } from '../core';
+import { workOut, type BlockOf, type Sheet } from '../core';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
-import { lookOf, type Fitted, type GraphChoice } from '../graph/model';
+import { lookOf, type Fitted } from '../graph/model';
 import { pngOf } from '../graph/picture';
 import { SketchPad } from '../graph/SketchPad';
 import type { Journal } from '../notebook/journal';
 import { tableOf } from '../notebook/table';
+import { notesOf } from '../notebook/notes';
 import { Button, symbolText } from '../ui';
 import { expectedOf } from './expected';
 
@@ -111,7 +112,7 @@ function drawings(sheet: Sheet, journal: Journal): Drawing[] {
   const blocks = sheet.parts.flatMap((p) => p.blocks);
   return blocks.flatMap((b): Drawing[] => {
     if (b.type === 'prediction' && b.sketch) {
-      const strokes = journal.read<Sketched>(b.id, 'sketch')?.strokes ?? [];
+      const strokes = notesOf(journal, b).read('sketch')?.strokes ?? [];
       return strokes.length
         ? [
             {
@@ -130,7 +131,7 @@ function drawings(sheet: Sheet, journal: Journal): Drawing[] {
       blocks.find((t): t is BlockOf<'table'> => t.type === 'table' && t.id === b.table)!,
     );
     const worked = workOut(table);
-    const choice = lookOf(b, journal.read<GraphChoice>(b.id, 'view'));
+    const choice = lookOf(b, notesOf(journal, b).read('view'));
     const what = drawn(table, worked, choice, expectedOf(sheet, journal.all(), b.table));
     if (what.series.every((s) => s.points.length === 0)) return [];
     return [

@@ -44,7 +44,11 @@ public record FilmsBlock(String id, String title, FilmPlan plan, int distinctTri
     }
 
     /** Positions marked in one view of a film. */
-    public record Markers(List<Map<String, Object>> markers) {
+    public record Markers(List<Marker> markers) {
+    }
+
+    /** A position marked on one frame, in picture elements. */
+    public record Marker(double frame, double x, double y) {
     }
 
     /** How it is declared, kept and done. */
@@ -139,7 +143,7 @@ public record FilmsBlock(String id, String title, FilmPlan plan, int distinctTri
     }
 
     private static final class MarkersForm extends Form<Markers> {
-        private final Field<Markers, List<Map<String, Object>>> markers = field("markers", list(map(ANY), 20_000), Markers::markers)
+        private final Field<Markers, List<Marker>> markers = field("markers", list(new MarkerForm(), 20_000), Markers::markers)
                 .otherwise(List.of());
 
         MarkersForm() {
@@ -149,6 +153,21 @@ public record FilmsBlock(String id, String title, FilmPlan plan, int distinctTri
         @Override
         protected Markers make(Filled f) {
             return new Markers(f.get(markers));
+        }
+    }
+
+    private static final class MarkerForm extends Form<Marker> {
+        private final Field<Marker, Double> frame = field("frame", number(), Marker::frame);
+        private final Field<Marker, Double> x = field("x", number(), Marker::x);
+        private final Field<Marker, Double> y = field("y", number(), Marker::y);
+
+        MarkerForm() {
+            super("Marker", "A position marked on one frame.");
+        }
+
+        @Override
+        protected Marker make(Filled f) {
+            return new Marker(f.get(frame), f.get(x), f.get(y));
         }
     }
 }

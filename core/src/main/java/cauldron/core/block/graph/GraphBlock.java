@@ -1,9 +1,6 @@
 package cauldron.core.block.graph;
 
-import static cauldron.core.form.Kinds.ANY;
 import static cauldron.core.form.Kinds.FLAG;
-import static cauldron.core.form.Kinds.list;
-import static cauldron.core.form.Kinds.map;
 import static cauldron.core.form.Kinds.text;
 
 import cauldron.core.Tree;
@@ -15,10 +12,7 @@ import cauldron.core.block.Written;
 import cauldron.core.block.table.TableBlock;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
-import cauldron.core.form.Form;
 import cauldron.core.form.Where;
-import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 
 /**
@@ -48,10 +42,6 @@ public record GraphBlock(String id, String title, String table, String along, St
     @Override
     public String type() {
         return "graph";
-    }
-
-    /** How a student looks at it: axes by the ids of columns, more columns along y, fits, and words below. */
-    public record Look(String x, String y, List<String> more, List<Map<String, Object>> fits, String caption, boolean line) {
     }
 
     /** How it is declared, kept and done. */
@@ -96,26 +86,6 @@ public record GraphBlock(String id, String title, String table, String along, St
                     && !Objects.equals(c.get("kind"), "label"))) {
                 at.in(field).fault("table “" + table.id() + "” has no column “" + column + "” of numbers");
             }
-        }
-    }
-
-    private static final class LookForm extends Form<Look> {
-
-        private final Field<Look, String> x = field("x", text(200), Look::x).otherwise("");
-        private final Field<Look, String> y = field("y", text(200), Look::y).otherwise("");
-        private final Field<Look, List<String>> more = field("more", list(text(200), 100), Look::more).otherwise(List.of());
-        private final Field<Look, List<Map<String, Object>>> fits = field("fits", list(map(ANY), 100), Look::fits)
-                .otherwise(List.of());
-        private final Field<Look, String> caption = field("caption", text(4000), Look::caption).otherwise("");
-        private final Field<Look, Boolean> line = field("line", FLAG, Look::line).otherwise(false);
-
-        LookForm() {
-            super("Look", "How a student looks at a graph.");
-        }
-
-        @Override
-        protected Look make(Filled f) {
-            return new Look(f.get(x), f.get(y), f.get(more), f.get(fits), f.get(caption), f.get(line));
         }
     }
 }

@@ -1,0 +1,34 @@
+import { countWords } from '../../core';
+import { notesOf } from '../../notebook/notes';
+import { inputClass } from '../../ui';
+import type { BlockKind, ViewProps } from '../kind/kind';
+import { MarkNote, Points } from '../kind/Marked';
+
+function Explanation({ block, context }: ViewProps<'explanation'>) {
+  const { journal, readOnly } = context;
+  const notes = notesOf(journal, block);
+  const text = notes.read('answer')?.text ?? '';
+  const words = countWords(text);
+  return (
+    <section className="flex flex-col gap-2">
+      <label className="flex flex-col gap-2">
+        <span className="font-bold">
+          {block.prompt} <Points of={block.points} />
+        </span>
+        <textarea
+          className={`${inputClass} min-h-48 py-2`}
+          value={text}
+          readOnly={readOnly}
+          maxLength={8000}
+          onChange={(e) => notes.write('answer', { text: e.target.value })}
+        />
+      </label>
+      <p className={`text-fine ${words >= block.words ? 'text-verdigris' : 'text-soft'}`}>
+        {words} {words === 1 ? 'word' : 'words'}, at least {block.words} asked for
+      </p>
+      <MarkNote block={block} context={context} />
+    </section>
+  );
+}
+
+export const explanation: BlockKind<'explanation'> = { type: 'explanation', View: Explanation };

@@ -1,0 +1,37 @@
+import type { Block } from '../core';
+import { bench } from './bench';
+import { explanation } from './explanation';
+import { films } from './films';
+import { graph } from './graph';
+import type { BlockKind } from './kind/kind';
+import { number } from './number';
+import { prediction } from './prediction';
+import { table } from './table';
+import { text } from './text';
+import { vocabulary } from './vocabulary';
+
+/** A list of kinds; a second one of a type throws. A block is given to the kind of its type alone. */
+export function listed(kinds: { type: Block['type'] }[]): Map<Block['type'], BlockKind> {
+  const map = new Map<Block['type'], BlockKind>();
+  for (const kind of kinds) {
+    if (map.has(kind.type)) throw new Error(`There are two kinds of block “${kind.type}”`);
+    map.set(kind.type, kind as BlockKind);
+  }
+  return map;
+}
+
+/** Every kind there is; a type that the core declares and that is missing here doesn't compile. */
+const EVERY: { [T in Block['type']]: BlockKind<T> } = {
+  text,
+  vocabulary,
+  prediction,
+  films,
+  bench,
+  table,
+  graph,
+  number,
+  explanation,
+};
+const ALL = listed(Object.values(EVERY));
+
+export const kindOf = (block: Block): BlockKind => ALL.get(block.type)!;
