@@ -13,7 +13,7 @@ import type {
 import { symbolText } from '../ui';
 
 /** What a graph shows, as the notebook keeps it. */
-export type GraphChoice = Slots['graph']['view'];
+export type GraphChoice = Omit<Slots['graph']['view'], 'v'>;
 
 /** A fit of one of its series. */
 export type SeriesFit = FitChoice & { series: string };
@@ -172,13 +172,10 @@ export function axisTitle(c: GraphColumn | undefined, long: boolean) {
   return `${long ? `${c.name}, ` : ''}${symbolText(c.symbol)}${c.result.unit ? ` / ${c.result.unit}` : c.result.asked ? ' / ?' : ''}`;
 }
 
-/** The fits of a choice; one that was kept before there were several is a line through the first series. */
+/** The fits of a choice; one that names no series is of the first. */
 export function fitsOf(choice: GraphChoice, y?: string): SeriesFit[] {
-  const first = choice.y ?? y ?? '';
-  return (
-    choice.fits?.map((f) => ({ ...f, series: f.series ?? first })) ??
-    (choice.line && first ? [{ kind: 'line', series: first }] : [])
-  );
+  const series = choice.y ?? y ?? '';
+  return (choice.fits ?? []).map((f) => (f.series === undefined ? { ...f, series } : { ...f, series: f.series }));
 }
 
 export interface Fitted {

@@ -41,7 +41,7 @@ export function GraphPane({
     readOnly,
     expected,
     onChoice: (c: GraphChoice) => {
-      if (!readOnly) notes.write('view', c);
+      if (!readOnly) notes.write('view', { ...c, v: 2 });
     },
   };
   return (

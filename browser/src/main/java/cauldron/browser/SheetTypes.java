@@ -38,7 +38,8 @@ final class SheetTypes {
             slots.append("  ").append(kind.type()).append(": {\n");
             for (Slot<?> slot : kind.slots()) {
                 slots.append("    [slot: `").append(slot.name()).append("/${string}".repeat(slot.parts())).append("`]: ")
-                        .append(type(slot.holds().schema(stored))).append(";\n");
+                        .append(type(slot.holds().schema(stored)))
+                        .append(slot.version() == 1 ? "" : " & { " + Slot.VERSION + ": " + slot.version() + " }").append(";\n");
             }
             slots.append("  };\n");
         }

@@ -41,6 +41,11 @@ public final class Blocks extends Variants<Block> {
         return (BlockKind<Block>) (Object) all().get(block.type());
     }
 
+    /** A kind of block by its class, to reach the places that it keeps. */
+    public <K extends BlockKind<?>> K kind(Class<K> which) {
+        return all().values().stream().filter(which::isInstance).map(which::cast).findFirst().orElseThrow();
+    }
+
     @Override
     protected String noun() {
         return "block";

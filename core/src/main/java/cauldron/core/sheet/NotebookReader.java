@@ -57,7 +57,7 @@ public final class NotebookReader {
             Map<String, Object> values = slots.computeIfAbsent(block.id(), b -> new LinkedHashMap<>());
             // What was written last stands last, whether it was read from the beginning or read on.
             values.remove(slot);
-            values.put(slot, value);
+            values.put(slot, SlotReader.toNow(block, slot, (Map<String, Object>) value));
             unreadable.remove(key);
         } else {
             Map<String, Object> values = slots.get(block.id());

@@ -36,14 +36,28 @@ public final class SlotReader {
         if (slot.startsWith(EDIT)) {
             return editFault(block, value);
         }
+        Slot<?> declared = slotAt(block, slot);
+        if (declared == null) {
+            // A place that a newer page knows: kept as it is, and read by nobody here.
+            return null;
+        }
+        Where at = Where.lenient();
+        at.attempt(() -> declared.holds().read(declared.toNow(value), at));
+        return at.count() == 0 ? null : at.faults().get(0).text();
+    }
+
+    /** A value that has no fault, in the version of now. */
+    static Map<String, Object> toNow(Block block, String slot, Map<String, Object> value) {
+        Slot<?> declared = slotAt(block, slot);
+        return declared == null ? value : declared.toNow(value);
+    }
+
+    private static Slot<?> slotAt(Block block, String slot) {
         for (Slot<?> declared : Blocks.ALL.kindOf(block).slots()) {
             if (declared.isAt(slot)) {
-                Where at = Where.lenient();
-                declared.holds().read(value, at);
-                return at.count() == 0 ? null : at.faults().get(0).text();
+                return declared;
             }
         }
-        // A place that a newer page knows: kept as it is, and read by nobody here.
         return null;
     }
 

@@ -2,7 +2,12 @@ package cauldron.server.reports;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.block.Slot;
 import cauldron.core.block.table.TableBlock;
+import cauldron.core.block.table.TableSlots;
+import cauldron.core.sheet.Blocks;
+import cauldron.core.sheet.Notebook;
+import cauldron.core.sheet.Progress;
 import java.util.List;
 import java.util.Map;
 import org.jsoup.nodes.Element;
@@ -20,13 +25,18 @@ final class ReportTable {
     private final TableBlock block;
     private final List<DataTable.Column> columns;
     private final List<Map<String, Object>> rows;
-    private final Map<String, Object> slots;
+    private final Notebook written;
 
-    ReportTable(TableBlock block, DataTable table, List<Map<String, Object>> rows, Map<String, Object> slots) {
+    ReportTable(TableBlock block, DataTable table, List<Map<String, Object>> rows, Notebook written) {
         this.block = block;
         this.columns = shown(table.columns());
         this.rows = rows;
-        this.slots = slots;
+        this.written = written;
+    }
+
+    static ReportTable of(TableBlock block, Progress progress) {
+        Map<String, Object> tree = progress.table(block);
+        return new ReportTable(block, DataTable.of(tree), Tree.maps(tree, "rows"), progress.written());
     }
 
     void appendTo(Element to) {
@@ -78,9 +88,10 @@ final class ReportTable {
     }
 
     private void row(int i, Element body) {
-        Map<String, Object> said = Tree.map(slots, "row/" + Tree.text(rows.get(i), "id"));
-        String out = Tree.text(said, "out", "");
-        String note = Tree.text(said, "note", "");
+        Slot<TableSlots.Said> slot = Blocks.ALL.kind(TableBlock.Kind.class).row;
+        TableSlots.Said said = slot.read(written.slot(block.id(), slot.at(Tree.text(rows.get(i), "id"))));
+        String out = said == null ? "" : said.out();
+        String note = said == null ? "" : said.note();
         Element tr = body.appendElement("tr");
         tr.appendElement("td").addClass("soft").text(String.valueOf(i + 1));
         for (DataTable.Column column : columns) {

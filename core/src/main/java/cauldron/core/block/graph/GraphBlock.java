@@ -58,7 +58,7 @@ public record GraphBlock(String id, String title, String table, String along, St
         private final Field<GraphBlock, Boolean> line = field("line", FLAG, GraphBlock::line).otherwise(true)
                 .says("Whether a straight line is to be fitted.");
         /** How the student looks at it. */
-        public final Slot<Look> view = slot("view", 0, LookForm::new);
+        public final Slot<Look> view = slot("view", 0, LookForm::new).changed(LookForm::lineAsFit);
 
         /** The kind. */
         public Kind() {

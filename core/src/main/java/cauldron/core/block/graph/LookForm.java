@@ -7,9 +7,11 @@ import static cauldron.core.form.Kinds.number;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.word;
 
+import cauldron.core.Tree;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -43,6 +45,16 @@ final class LookForm extends Form<Look> {
 
     private Field<Look, Boolean> flag(String name, Function<Look.Switches, Boolean> of, String says) {
         return field(name, FLAG, (Look l) -> of.apply(l.switches())).otherwise(false).says(says);
+    }
+
+    /** Version 2: a line is one of several fits, where before it was the only one, of the first series. */
+    static Map<String, Object> lineAsFit(Map<String, Object> look) {
+        if (!Boolean.TRUE.equals(look.get("line")) || look.get("fits") != null) {
+            return look;
+        }
+        Map<String, Object> now = new LinkedHashMap<>(look);
+        now.put("fits", List.of(Tree.of("kind", "line")));
+        return now;
     }
 
     @Override

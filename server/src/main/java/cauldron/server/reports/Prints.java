@@ -1,0 +1,80 @@
+package cauldron.server.reports;
+
+import cauldron.core.block.Block;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.films.FilmsBlock;
+import cauldron.core.block.graph.GraphBlock;
+import cauldron.core.block.number.NumberBlock;
+import cauldron.core.block.prediction.PredictionBlock;
+import cauldron.core.block.table.TableBlock;
+import cauldron.core.block.text.TextBlock;
+import cauldron.core.block.vocabulary.VocabularyBlock;
+import cauldron.core.sheet.Blocks;
+import cauldron.server.labs.Shown;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+
+/** How each kind of block is printed. A kind that is missing or listed twice is told when the application starts. */
+final class Prints {
+
+    /** Prints one block of a kind. */
+    interface Print<B extends Block> {
+        void print(B block, Leaf leaf, Element to);
+    }
+
+    private static final Map<Class<?>, Print<Block>> ALL = listed();
+
+    private Prints() {
+    }
+
+    private static Map<Class<?>, Print<Block>> listed() {
+        Map<Class<?>, Print<Block>> all = new LinkedHashMap<>();
+        add(all, TextBlock.class, (b, leaf, to) -> to.append(Jsoup.parseBodyFragment(Shown.html(b.markdown())).body().html()));
+        add(all, VocabularyBlock.class, Prints::vocabulary);
+        add(all, PredictionBlock.class, new PredictionPrint());
+        add(all, FilmsBlock.class, new FilmsPrint());
+        add(all, BenchBlock.class, new BenchPrint());
+        add(all, TableBlock.class, Prints::table);
+        add(all, GraphBlock.class, (b, leaf, to) -> leaf.picture(b, to, "The graph was not drawn."));
+        add(all, NumberBlock.class, new NumberPrint());
+        add(all, ExplanationBlock.class, Prints::explanation);
+        if (all.size() != Blocks.ALL.all().size()) {
+            throw new IllegalStateException("There are " + Blocks.ALL.all().size() + " kinds of block, but prints of " + all.size());
+        }
+        return all;
+    }
+
+    @SuppressWarnings("unchecked")
+    static <B extends Block> void add(Map<Class<?>, Print<Block>> all, Class<B> kind, Print<B> print) {
+        if (all.put(kind, (Print<Block>) print) != null) {
+            throw new IllegalStateException(kind.getSimpleName() + " is printed in two ways");
+        }
+    }
+
+    static void print(Block block, Leaf leaf, Element to) {
+        ALL.get(block.getClass()).print(block, leaf, to);
+    }
+
+    private static void vocabulary(VocabularyBlock block, Leaf leaf, Element to) {
+        Element list = to.appendElement("dl");
+        for (VocabularyBlock.Term term : block.terms()) {
+            list.appendElement("dt").text(term.term());
+            list.appendElement("dd").text(term.meaning());
+        }
+    }
+
+    private static void table(TableBlock block, Leaf leaf, Element to) {
+        to.appendElement("h3").text(block.title());
+        ReportTable.of(block, leaf.standing().progress()).appendTo(to);
+    }
+
+    private static void explanation(ExplanationBlock block, Leaf leaf, Element to) {
+        leaf.heading(to, block.prompt(), block.points());
+        ExplanationBlock.Explained answer = leaf.read(block, Blocks.ALL.kind(ExplanationBlock.Kind.class).answer);
+        leaf.quoted(to, answer == null ? "" : answer.text());
+        leaf.mark(block, to);
+    }
+}
