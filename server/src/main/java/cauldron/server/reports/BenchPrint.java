@@ -11,8 +11,11 @@ final class BenchPrint implements Prints.Print<BenchBlock> {
     @Override
     public void print(BenchBlock block, Leaf leaf, Element to) {
         List<String> kept = leaf.all(block, Blocks.ALL.kind(BenchBlock.Kind.class).trial).stream().filter(t -> !t.removed())
-                .map(t -> (t.name() == null || t.name().isEmpty() ? "a trial" : t.name())
-                        + (t.note() == null || t.note().isBlank() ? "" : " (" + t.note() + ")")).toList();
+                .map(t -> name(t) + (t.note().isBlank() ? "" : " (" + t.note() + ")")).toList();
         to.appendElement("p").text(kept.isEmpty() ? "No trial was kept." : "Trials: " + String.join(" · ", kept));
+    }
+
+    private static String name(BenchBlock.Kept trial) {
+        return !trial.name().isBlank() ? trial.name() : trial.number() == null ? "a trial" : "trial " + trial.number().intValue();
     }
 }
