@@ -19,7 +19,8 @@ function useSpoken({ tray, placing, picture }: InstrumentState) {
   const say = useEffectEvent(() => {
     const was = before.current;
     before.current = placing;
-    const moved = laidOf(tray, { ...was, ...placing }).find(
+    const both = [...Object.entries(was), ...Object.entries(placing)].filter(([, place]) => place);
+    const moved = laidOf(tray, Object.fromEntries(both)).find(
       ({ laidAs }) => JSON.stringify(placing[laidAs]) !== JSON.stringify(was[laidAs]),
     );
     if (moved) setSpoken(placeInWords({ ...moved, place: placing[moved.laidAs] }, picture));

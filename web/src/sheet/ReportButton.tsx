@@ -2,28 +2,15 @@ import { FileText } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { askReport } from '../api/client';
 import { save } from '../ui/save';
-import { workOut, type BlockOf, type Sheet } from '../core';
-import { drawn, GraphPicture } from '../graph/GraphPicture';
-import { lookOf, type Fitted } from '../graph/model';
-import { pngOf } from '../graph/picture';
-import { SketchPad } from '../graph/SketchPad';
+import type { Sheet } from '../core';
 import type { Journal } from '../notebook/journal';
-import { tableOf } from '../notebook/table';
-import { notesOf } from '../notebook/notes';
-import { Button, symbolText } from '../ui';
-import { expectedOf } from './expected';
+import { Button } from '../ui';
+import type { Drawing } from './drawings';
 
-const SIZE = { w: 640, h: 400 };
+/** Width of a drawing in picture elements. */
+const DRAWN = 640;
 /** At the width of a page 640 picture elements three times over are about 300 to an inch. */
 const SCALE = 3;
-
-interface Drawing {
-  block: string;
-  alt: string;
-  caption: string;
-  words: string[];
-  node: React.ReactNode;
-}
 
 /** The whole notebook as a PDF: the page draws the graphs, the server sets the rest. */
 export function ReportButton({
@@ -41,10 +28,19 @@ export function ReportButton({
   const [trouble, setTrouble] = useState('');
   const [place, setPlace] = useState(0);
   const box = useRef<HTMLDivElement>(null);
+  const begin = () => {
+    setTrouble('');
+    // Fetched when a report is asked for: without the network there is none.
+    import('./drawings').then(
+      (d) => setMaking(d.drawings(sheet, journal)),
+      () => setTrouble('The server can’t be reached. The report is made there.'),
+    );
+  };
   const make = useEffectEvent(async (drawn: Drawing[], leaving: AbortSignal) => {
     // What was typed a moment ago belongs in it, too.
     if (!(await journal.settle())) throw new Error('Not everything is kept yet. Try again when it is.');
     const svgs = [...box.current!.querySelectorAll<SVGSVGElement>('[data-drawing] > svg, [data-drawing] > div > svg')];
+    const { pngOf } = await import('./drawings');
     const pictures = [];
     for (const [i, d] of drawn.entries())
       pictures.push({
@@ -80,22 +76,14 @@ export function ReportButton({
           {trouble}
         </span>
       )}
-      <Button
-        kind="quiet"
-        disabled={!!making}
-        title="The whole notebook as a PDF"
-        onClick={() => {
-          setTrouble('');
-          setMaking(drawings(sheet, journal));
-        }}
-      >
+      <Button kind="quiet" disabled={!!making} title="The whole notebook as a PDF" onClick={begin}>
         <FileText size={15} aria-hidden />
         <span className="sr-only min-[1150px]:not-sr-only">
           {making ? (place > 0 ? `Waiting, ${place} before you …` : 'Making the report …') : 'Report'}
         </span>
       </Button>
       {making && (
-        <div ref={box} aria-hidden className="fixed top-0 -left-[9999px]" style={{ width: SIZE.w }}>
+        <div ref={box} aria-hidden className="fixed top-0 -left-[9999px]" style={{ width: DRAWN }}>
           {making.map((d) => (
             <div key={d.block} data-drawing>
               {d.node}
@@ -105,59 +93,6 @@ export function ReportButton({
       )}
     </>
   );
-}
-
-/** All that the page has to draw for it: graphs with something on them, and sketches. */
-function drawings(sheet: Sheet, journal: Journal): Drawing[] {
-  const blocks = sheet.parts.flatMap((p) => p.blocks);
-  return blocks.flatMap((b): Drawing[] => {
-    if (b.type === 'prediction' && b.sketch) {
-      const strokes = notesOf(journal, b).read('sketch')?.strokes ?? [];
-      return strokes.length
-        ? [
-            {
-              block: b.id,
-              alt: `Sketch of ${b.sketch.y.name} against ${b.sketch.x.name}`,
-              caption: '',
-              words: [],
-              node: <SketchPad axes={b.sketch} strokes={strokes} fixed onStrokes={() => undefined} />,
-            },
-          ]
-        : [];
-    }
-    if (b.type !== 'graph') return [];
-    const table = tableOf(
-      journal.all(),
-      blocks.find((t): t is BlockOf<'table'> => t.type === 'table' && t.id === b.table)!,
-    );
-    const worked = workOut(table);
-    const choice = lookOf(b, notesOf(journal, b).read('view'));
-    const what = drawn(table, worked, choice, expectedOf(sheet, journal.all(), b.table));
-    if (what.series.every((s) => s.points.length === 0)) return [];
-    return [
-      {
-        block: b.id,
-        alt: `Graph of ${what.ys.map((c) => c.name).join(', ')} against ${what.x?.name ?? ''}`,
-        caption: choice.caption ?? '',
-        words: what.fits.flatMap(wordsOf),
-        node: (
-          <svg width={SIZE.w} height={SIZE.h}>
-            <GraphPicture table={table} worked={worked} choice={choice} size={SIZE} what={what} />
-          </svg>
-        ),
-      },
-    ];
-  });
-}
-
-function wordsOf({ result }: Fitted): string[] {
-  if (!result) return [];
-  return [
-    `${symbolText(result.equation)}, r² = ${result.rSquared}, ${result.points} points`,
-    ...result.follows.flatMap((q) =>
-      'text' in q && q.name ? [`${symbolText(q.name)} = ${q.formula} = ${q.text}`] : [],
-    ),
-  ];
 }
 
 function base64(blob: Blob): Promise<string> {

@@ -11,14 +11,12 @@ import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.instrument.beamtimer.LightGate;
-import cauldron.core.inventory.InstrumentKinds;
 import cauldron.core.quantity.Conversion;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.UnitCheck;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -48,19 +46,20 @@ public final class NotebookDoor {
      */
     @JSExport
     public static JSObject uncertainty(JSObject[] lying, String columnUnit) {
-        return Trees.guarded(() -> Instrument.uncertainty(Arrays.stream(lying).map(Trees::mapFromJs)
-                .map(t -> new Instrument.Laid(instrument(Tree.map(t, "instrument")), Tree.number(t, "graduation"))).toList(),
-                columnUnit));
+        return Trees.guarded(() -> {
+            List<Instrument.Laid> laid = new ArrayList<>();
+            for (JSObject one : lying) {
+                Map<String, Object> t = Trees.mapFromJs(one);
+                laid.add(new Instrument.Laid(Instrument.read(Tree.map(t, "instrument")), Tree.number(t, "graduation")));
+            }
+            return Instrument.uncertainty(laid, columnUnit);
+        });
     }
 
     /** What an instrument shows of an SI value: {@code {text, unit, typed}}, or {@code {error}}. */
     @JSExport
     public static JSObject shown(JSObject instrument, double si, String columnUnit) {
-        return Trees.guarded(() -> instrument(Trees.mapFromJs(instrument)).shown(si, columnUnit));
-    }
-
-    private static Instrument instrument(Map<String, Object> tree) {
-        return Instrument.read(tree, InstrumentKinds.get(Tree.text(tree, "kind")));
+        return Trees.guarded(() -> Instrument.read(Trees.mapFromJs(instrument)).shown(si, columnUnit));
     }
 
     /** A beam across a path of x, y pairs: passages by a time, and the last period before it (NaN if none), to a digit. */

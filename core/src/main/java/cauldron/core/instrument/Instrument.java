@@ -50,7 +50,7 @@ public record Instrument(String id, InstrumentKind kind, String name, String uni
     public record Laid(Instrument instrument, double graduation) {
 
         private double uncertainty() {
-            return instrument.kind.reading().uncertainty(instrument.division, graduation);
+            return instrument.kind.uncertainty(instrument.division, graduation);
         }
     }
 
@@ -106,14 +106,17 @@ public record Instrument(String id, InstrumentKind kind, String name, String uni
      * @param channel id of the channel it shows, or an empty text
      */
     public Map<String, Object> toTree(String channel) {
-        return Tree.of("id", id, "kind", kind.id(), "name", name, "unit", unit, "span", span, "division", division,
+        return Tree.of("id", id, "kind", kind.id(), "digits", kind.reading() == InstrumentKind.Reading.DIGITS, "name", name, "unit", unit, "span", span, "division", division,
                 "numbered", (double) numbered, "several", kind.several(), "channel", channel, "si",
                 unit.isEmpty() ? 1.0 : Units.parse(unit).factor());
     }
 
-    /** Reads what {@link #toTree} wrote, given its kind. */
-    public static Instrument read(Map<String, Object> tree, InstrumentKind kind) {
+    /** Reads what {@link #toTree} wrote, as far as reading off it goes: a page needn't wait for the list of kinds. */
+    public static Instrument read(Map<String, Object> tree) {
+        double division = Tree.number(tree, "division");
+        InstrumentKind kind = new InstrumentKind(Tree.text(tree, "kind"), Tree.text(tree, "name"),
+                Tree.flag(tree, "digits") ? InstrumentKind.Reading.DIGITS : InstrumentKind.Reading.SCALE, false, false);
         return new Instrument(Tree.text(tree, "id"), kind, Tree.text(tree, "name"), Tree.text(tree, "unit"),
-                Tree.number(tree, "span"), Tree.number(tree, "division"), (int) Tree.number(tree, "numbered"));
+                Tree.number(tree, "span"), division, (int) Tree.number(tree, "numbered"));
     }
 }

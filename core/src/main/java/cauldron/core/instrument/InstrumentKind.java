@@ -14,32 +14,19 @@ public record InstrumentKind(String id, String name, Reading reading, boolean ho
     /** How a value is read. */
     public enum Reading {
         /** By eye at the two ends of a length, an angle or a pointer's way: half a division may be missed at each. */
-        SCALE {
-            @Override
-            double uncertainty(double division, double graduation) {
-                return 2 * (0.5 * division * graduation);
-            }
-        },
+        SCALE,
         /** Off a display, whose last digit may be wrong by one. */
-        DIGITS {
-            @Override
-            double uncertainty(double division, double graduation) {
-                return division;
-            }
-        },
+        DIGITS,
         /** Not at all: it only helps to look. */
-        NONE {
-            @Override
-            double uncertainty(double division, double graduation) {
-                return Double.NaN;
-            }
-        };
+        NONE
+    }
 
-        /**
-         * How far a reading may be off, in the unit of the division.
-         *
-         * @param graduation how many of its own smallest divisions the scale in use is divided in
-         */
-        abstract double uncertainty(double division, double graduation);
+    /**
+     * How far a reading may be off, in the unit of the division.
+     *
+     * @param graduation how many of its own smallest divisions the scale in use is divided in
+     */
+    double uncertainty(double division, double graduation) {
+        return reading == Reading.DIGITS ? division : 2 * (0.5 * division * graduation);
     }
 }

@@ -56,7 +56,11 @@ class InstrumentTest {
     void anInstrumentIsReadAsItWasWritten() {
         Instrument gauge = Gauge.showing("thermometer", "Thermometer", "K", 3000, 0.1);
         assertThat(gauge.toTree("temperature")).containsEntry("channel", "temperature").containsEntry("kind", "gauge");
-        assertThat(Instrument.read(gauge.toTree("temperature"), Gauge.KIND)).isEqualTo(gauge);
+        Instrument read = Instrument.read(gauge.toTree("temperature"));
+        assertThat(read.shown(300.04, "")).isEqualTo(gauge.shown(300.04, ""));
+        assertThat(read("K", read)).isEqualTo(read("K", gauge));
+        Instrument ruler = Instrument.read(Ruler.twoMetres().toTree(""));
+        assertThat(Instrument.uncertainty(List.of(new Instrument.Laid(ruler, 5)), "cm")).containsEntry("text", "0.5");
     }
 
     @Test

@@ -1,0 +1,76 @@
+import type { ReactNode } from 'react';
+import { workOut, type BlockOf, type Sheet } from '../core';
+import { drawn, GraphPicture } from '../graph/GraphPicture';
+import { lookOf, type Fitted } from '../graph/model';
+import { SketchPad } from '../graph/SketchPad';
+import type { Journal } from '../notebook/journal';
+import { notesOf } from '../notebook/notes';
+import { tableOf } from '../notebook/table';
+import { symbolText } from '../ui';
+import { expectedOf } from './expected';
+
+export { pngOf } from '../graph/picture';
+
+const SIZE = { w: 640, h: 400 };
+
+/** What the page draws for a report, with its words. */
+export interface Drawing {
+  block: string;
+  alt: string;
+  caption: string;
+  words: string[];
+  node: ReactNode;
+}
+
+/** All that the page has to draw for it: graphs with something on them, and sketches. */
+export function drawings(sheet: Sheet, journal: Journal): Drawing[] {
+  const blocks = sheet.parts.flatMap((p) => p.blocks);
+  return blocks.flatMap((b): Drawing[] => {
+    if (b.type === 'prediction' && b.sketch) {
+      const strokes = notesOf(journal, b).read('sketch')?.strokes ?? [];
+      return strokes.length
+        ? [
+            {
+              block: b.id,
+              alt: `Sketch of ${b.sketch.y.name} against ${b.sketch.x.name}`,
+              caption: '',
+              words: [],
+              node: <SketchPad axes={b.sketch} strokes={strokes} fixed onStrokes={() => undefined} />,
+            },
+          ]
+        : [];
+    }
+    if (b.type !== 'graph') return [];
+    const table = tableOf(
+      journal.all(),
+      blocks.find((t): t is BlockOf<'table'> => t.type === 'table' && t.id === b.table)!,
+    );
+    const worked = workOut(table);
+    const choice = lookOf(b, notesOf(journal, b).read('view'));
+    const what = drawn(table, worked, choice, expectedOf(sheet, journal.all(), b.table));
+    if (what.series.every((s) => s.points.length === 0)) return [];
+    return [
+      {
+        block: b.id,
+        alt: `Graph of ${what.ys.map((c) => c.name).join(', ')} against ${what.x?.name ?? ''}`,
+        caption: choice.caption ?? '',
+        words: what.fits.flatMap(wordsOf),
+        node: (
+          <svg width={SIZE.w} height={SIZE.h}>
+            <GraphPicture table={table} worked={worked} choice={choice} size={SIZE} what={what} />
+          </svg>
+        ),
+      },
+    ];
+  });
+}
+
+function wordsOf({ result }: Fitted): string[] {
+  if (!result) return [];
+  return [
+    `${symbolText(result.equation)}, r² = ${result.rSquared}, ${result.points} points`,
+    ...result.follows.flatMap((q) =>
+      'text' in q && q.name ? [`${symbolText(q.name)} = ${q.formula} = ${q.text}`] : [],
+    ),
+  ];
+}
