@@ -11,6 +11,9 @@ export default tseslint.config(
       'react-hooks/exhaustive-deps': 'error',
       // Prettier breaks what it can; this holds for comments, too.
       'max-len': ['error', { code: 120, ignoreUrls: true, ignoreStrings: true, ignoreTemplateLiterals: true }],
+      complexity: ['error', 30],
+      'max-lines-per-function': ['error', { max: 240, skipBlankLines: true, skipComments: true }],
+      'max-lines': ['error', { max: 400, skipBlankLines: false, skipComments: false }],
       // The compiled core has one door; nothing else may reach it.
       'no-restricted-imports': ['error', { patterns: ['**/core/generated/*'] }],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],

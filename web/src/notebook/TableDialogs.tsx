@@ -1,7 +1,9 @@
+import { useEffect, useState, type ComponentProps } from 'react';
 import type { ColumnSpec, Worked } from '../core';
+import { Dialog } from '../ui';
 import { ColumnDialog } from './ColumnDialog';
 import { FillDialog } from './FillDialog';
-import { ImportDialog } from './ImportDialog';
+import type { ImportDialog } from './ImportDialog';
 import { PasteDialog } from './PasteDialog';
 import { StatisticsDialog } from './StatisticsDialog';
 import type { NotebookTable } from './table';
@@ -43,9 +45,7 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     );
   }
   if (asked?.what === 'file') {
-    return (
-      <ImportDialog file={asked.file} table={table} onClose={onClose} onBring={(b) => done(() => ops.bringIn(b))} />
-    );
+    return <BringingIn file={asked.file} table={table} onClose={onClose} onBring={(b) => done(() => ops.bringIn(b))} />;
   }
   if (asked?.what === 'paste') {
     return (
@@ -71,4 +71,23 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     return <StatisticsDialog columns={table.columns} worked={worked} focus={asked.column.id} onClose={onClose} />;
   }
   return null;
+}
+
+/** Fetched when a file is brought in: few do, and it needs the server anyway to read a spreadsheet. */
+function BringingIn(props: ComponentProps<typeof ImportDialog>) {
+  const [Fetched, setFetched] = useState<typeof ImportDialog | null>(null);
+  const [failed, setFailed] = useState(false);
+  useEffect(() => {
+    import('./ImportDialog').then(
+      (m) => setFetched(() => m.ImportDialog),
+      () => setFailed(true),
+    );
+  }, []);
+  if (Fetched) return <Fetched {...props} />;
+  if (!failed) return null;
+  return (
+    <Dialog open onClose={props.onClose} title="Bring in a file">
+      <p role="alert">The server can’t be reached. Try again when the network is back; nothing is lost.</p>
+    </Dialog>
+  );
 }

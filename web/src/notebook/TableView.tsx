@@ -1,16 +1,14 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { ClipboardCopy, FileUp, Plus, Redo2, Target, Undo2 } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { Worked } from '../core';
-import { Button, Symbol } from '../ui';
-import { ColumnMenu } from './ColumnMenu';
+import { typedCell, workedCell } from './cells';
+import { gridKeys, historyKeys } from './gridKeys';
 import { RowMenu } from './RowMenu';
-import { SaveTable } from './SaveTable';
 import { nextRow, type Cell, type NotebookTable, type Reading } from './table';
 import type { TableOps } from './tableOps';
-import { tableText } from './tableText';
-import { HeadNote } from './HeadNote';
 import { TableDialogs, type Asked } from './TableDialogs';
+import { TableHead } from './TableHead';
+import { TableTools, type History } from './TableTools';
 
 interface Props {
   title: string;
@@ -25,7 +23,7 @@ interface Props {
   selected: { row: string; column: string } | null;
   onSelect: (cell: { row: string; column: string } | null) => void;
   ops: TableOps;
-  history: { undo: () => void; redo: () => void; canUndo: boolean; canRedo: boolean };
+  history: History;
   /** Takes what a display shows into a cell; nothing happens where none suits. */
   onTake?: (row: string, column: string) => void;
   /** A row the graph points at. */
@@ -36,6 +34,7 @@ interface Props {
 /** Height of a row in pixels, and from how many rows on only those in view are drawn. */
 const ROW = 33;
 const MANY = 150;
+const NOTHING: Cell = { text: '' };
 
 /** The readings: type, and rows grow; click a value to see how it was read. */
 export function TableView({
@@ -56,7 +55,6 @@ export function TableView({
 }: Props) {
   const [asked, setAsked] = useState<Asked>(null);
   const [said, setSaid] = useState('');
-  const picker = useRef<HTMLInputElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const results = worked.columns;
   const now = useRef(ops);
@@ -93,108 +91,30 @@ export function TableView({
   useEffect(() => {
     if (goTo) goThere(goTo.row);
   }, [goTo]);
-  const keys = (e: React.KeyboardEvent<HTMLInputElement>, row: number, column: number) => {
-    const input = e.currentTarget;
-    const place = typed.indexOf(column);
-    const all = input.selectionStart === 0 && input.selectionEnd === input.value.length;
-    const go = (r: number, c: number | undefined) => {
-      if (c !== undefined) {
-        e.preventDefault();
-        focus(r, c);
-      }
-    };
-    if (e.key === 'Enter' || e.key === 'ArrowDown') go(row + 1, column);
-    else if (e.key === 'ArrowUp') go(row - 1, column);
-    else if (e.key === 'ArrowRight' && (all || input.selectionStart === input.value.length)) go(row, typed[place + 1]);
-    else if (e.key === 'ArrowLeft' && (all || input.selectionEnd === 0)) go(row, typed[place - 1]);
-    else if (e.key === 'PageDown') go(Math.min(rows.length - 1, row + 15), column);
-    else if (e.key === 'PageUp') go(Math.max(0, row - 15), column);
-    else if (e.ctrlKey && e.key === 'Home') go(0, typed[0]);
-    else if (e.ctrlKey && e.key === 'End') go(rows.length - 1, typed.at(-1));
-  };
-  const history_ = (e: React.KeyboardEvent) => {
-    if (readOnly || !(e.ctrlKey || e.metaKey)) return;
-    if (e.key === 'z' && !e.shiftKey) {
-      e.preventDefault();
-      history.undo();
-    }
-    if (e.key === 'y' || (e.key.toLowerCase() === 'z' && e.shiftKey)) {
-      e.preventDefault();
-      history.redo();
-    }
-  };
-  const copy = () => {
-    void navigator.clipboard.writeText(tableText(table, worked, '\t')).then(
-      () => setSaid('Copied, with headings. Paste it into a spreadsheet.'),
-      () => setSaid('The browser doesn’t let the page copy.'),
-    );
-  };
+  const keys = gridKeys(typed, rows.length, focus);
   const names = (column: string) => {
     const from = typed.findIndex((i) => table.columns[i].id === column);
     return typed.slice(Math.max(0, from)).map((i) => table.columns[i].name);
   };
+  const hands = {
+    onText: onCell,
+    onShow,
+    onSelect,
+    onTake,
+    onKeys: keys,
+    onPaste: (text: string, row: number, column: string) => setAsked({ what: 'paste', text, row, column }),
+  };
   return (
-    <div className="flex h-full min-h-0 flex-col" onKeyDown={history_}>
-      <div className="flex items-center gap-0.5 px-3 pt-1.5">
-        <h2 className="mr-auto font-bold">{title}</h2>
-        {!readOnly && (
-          <Button
-            small
-            kind="quiet"
-            aria-label="Undo"
-            title="Undo (Ctrl+Z)"
-            disabled={!history.canUndo}
-            onClick={history.undo}
-          >
-            <Undo2 size={14} />
-          </Button>
-        )}
-        {!readOnly && (
-          <Button
-            small
-            kind="quiet"
-            aria-label="Redo"
-            title="Do it again (Ctrl+Y)"
-            disabled={!history.canRedo}
-            onClick={history.redo}
-          >
-            <Redo2 size={14} />
-          </Button>
-        )}
-        <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={copy}>
-          <ClipboardCopy size={14} />
-        </Button>
-        {!readOnly && (
-          <Button
-            small
-            kind="quiet"
-            aria-label="Bring in a file"
-            title="Bring in a file (CSV, XLSX, ODS)"
-            onClick={() => picker.current?.click()}
-          >
-            <FileUp size={14} />
-          </Button>
-        )}
-        <input
-          ref={picker}
-          type="file"
-          hidden
-          accept=".csv,.tsv,.txt,.xlsx,.ods"
-          aria-label="File to bring in"
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) setAsked({ what: 'file', file });
-            e.target.value = '';
-          }}
-        />
-        <SaveTable title={title} table={table} worked={worked} />
-        {!readOnly && (
-          <Button small kind="quiet" onClick={() => setAsked({ what: 'column', column: null })}>
-            <Plus size={14} />
-            Column
-          </Button>
-        )}
-      </div>
+    <div className="flex h-full min-h-0 flex-col" onKeyDown={readOnly ? undefined : historyKeys(history)}>
+      <TableTools
+        title={title}
+        table={table}
+        worked={worked}
+        readOnly={readOnly}
+        history={history}
+        onAsk={setAsked}
+        onSaid={setSaid}
+      />
       {said && (
         <p role="status" className="px-3 text-fine text-soft">
           {said}
@@ -213,51 +133,7 @@ export function TableView({
           aria-colcount={table.columns.length}
           className="w-full border-collapse"
         >
-          <thead className="sticky top-0 z-10 bg-paper">
-            <tr className="align-bottom shadow-[inset_0_-2px_0_var(--ink)]">
-              <th scope="col" className="w-8">
-                <span className="sr-only">Row</span>
-              </th>
-              {table.columns.map((c, i) => (
-                <th key={c.id} scope="col" className="px-1.5 pb-1 text-left font-semibold">
-                  {readOnly ? (
-                    <span className="block leading-tight">
-                      {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
-                    </span>
-                  ) : (
-                    <ColumnMenu
-                      column={c}
-                      index={i}
-                      last={table.columns.length - 1}
-                      onChange={() => setAsked({ what: 'column', column: c })}
-                      onMove={(to) => ops.moveColumn(i, to)}
-                      onRemove={() => ops.setColumns(table.columns.filter((x) => x.id !== c.id))}
-                      onFill={() => setAsked({ what: 'fill', column: c })}
-                      onStatistics={() => setAsked({ what: 'statistics', column: c })}
-                    >
-                      {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
-                    </ColumnMenu>
-                  )}
-                  <HeadNote
-                    column={c}
-                    result={results[i]}
-                    asks={!!table.unitsAsked}
-                    hidden={!!table.uncertaintiesHidden}
-                    readOnly={readOnly}
-                    onFound={(found) => ops.setColumns(table.columns.map((o) => (o.id === c.id ? { ...c, found } : o)))}
-                  />
-                  {results[i]?.note && !table.uncertaintiesHidden && (
-                    <span className="block max-w-48 text-fine font-normal text-soft">{results[i].note}</span>
-                  )}
-                  {results[i]?.trouble && (
-                    <span role="alert" className="block max-w-48 text-fine font-normal text-copper">
-                      {results[i].trouble}
-                    </span>
-                  )}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead table={table} worked={worked} readOnly={readOnly} ops={ops} onAsk={setAsked} />
           <tbody>
             {above > 0 && <tr aria-hidden style={{ height: above }} />}
             {inView.map((r) => {
@@ -283,84 +159,23 @@ export function TableView({
                       </span>
                     )}
                   </th>
-                  {table.columns.map((c, i) => {
-                    if (c.kind === 'calculated' || c.kind === 'constant') {
-                      const odd = real && results[i] && !results[i].trouble ? results[i].troubleIn(r) : '';
-                      return (
-                        <td
-                          key={c.id}
-                          role="gridcell"
-                          title={
-                            odd ||
-                            (real && results[i]
-                              ? results[i].sureness(r) && `${results[i].sureness(r)} ${results[i].unit}`
-                              : undefined)
-                          }
-                          className={`mono bg-stage/60 px-1.5 text-right ${odd ? 'text-copper' : ''}`}
-                        >
-                          {odd ? '∞' : real && results[i] ? results[i].text(r) : ''}
-                        </td>
-                      );
-                    }
-                    const key = `${row.id}/${c.id}`;
-                    const cell: Cell = table.cells[key] ?? { text: '' };
-                    const trouble = real && results[i] ? results[i].troubleIn(r) : '';
-                    return (
-                      <td
-                        key={c.id}
-                        role="gridcell"
-                        className={`relative p-0 ${shown === key ? 'outline-2 -outline-offset-1 outline-copper' : selected?.row === row.id && selected.column === c.id ? 'bg-wash' : ''}`}
-                      >
-                        <input
-                          data-place={`${r}/${i}`}
-                          aria-label={`${c.name}, row ${r + 1}${row.out ? ', left out' : ''}${cell.reading ? ', read on the picture' : ''}`}
-                          aria-invalid={!!trouble}
-                          title={
-                            trouble ||
-                            (cell.uncertainty && !table.uncertaintiesHidden
-                              ? `± ${cell.uncertainty} ${results[i]?.unit ?? ''}`
-                              : undefined)
-                          }
-                          readOnly={readOnly}
-                          className={`h-8 w-full min-w-16 bg-transparent px-1.5 ${c.kind === 'label' ? '' : 'mono text-right'} ${row.out ? 'line-through decoration-copper' : ''} ${cell.reading ? 'pr-5' : ''} ${trouble ? 'text-copper underline decoration-wavy' : ''}`}
-                          value={cell.text}
-                          placeholder={!readOnly && r === rows.length - 1 && i === typed[0] ? `next ${c.name}` : ''}
-                          onChange={(e) => onCell(row.id, c.id, e.target.value)}
-                          onPaste={(e) => {
-                            const text = e.clipboardData.getData('text/plain');
-                            if (!readOnly && /[\t\n;]|,.*,/.test(text.trim())) {
-                              e.preventDefault();
-                              setAsked({ what: 'paste', text, row: r, column: c.id });
-                            }
-                          }}
-                          onClick={() => {
-                            if (cell.reading) onShow(key, cell.reading);
-                          }}
-                          onFocus={() => onSelect({ row: row.id, column: c.id })}
-                          onKeyDown={(e) => {
-                            // A reading never begins with =, so that key takes what a display shows.
-                            if (e.key === '=' && c.kind === 'measured' && onTake && !readOnly) {
-                              e.preventDefault();
-                              onTake(row.id, c.id);
-                              return;
-                            }
-                            keys(e, r, i);
-                          }}
-                        />
-                        {cell.reading && (
-                          <button
-                            type="button"
-                            tabIndex={-1}
-                            aria-label={`Show how ${cell.text} was read`}
-                            onClick={() => onShow(key, cell.reading!)}
-                            className="absolute top-2 right-0.5 text-copper"
-                          >
-                            <Target size={13} />
-                          </button>
-                        )}
-                      </td>
-                    );
-                  })}
+                  {table.columns.map((c, i) =>
+                    c.kind === 'calculated' || c.kind === 'constant'
+                      ? workedCell(c, real ? results[i] : undefined, r)
+                      : typedCell({
+                          column: c,
+                          row,
+                          place: [r, i],
+                          cell: table.cells[`${row.id}/${c.id}`] ?? NOTHING,
+                          result: real ? results[i] : undefined,
+                          uncertaintiesHidden: !!table.uncertaintiesHidden,
+                          isShown: shown === `${row.id}/${c.id}`,
+                          isSelected: selected?.row === row.id && selected.column === c.id,
+                          placeholder: !readOnly && r === rows.length - 1 && i === typed[0] ? `next ${c.name}` : '',
+                          readOnly,
+                          ...hands,
+                        }),
+                  )}
                 </tr>
               );
             })}

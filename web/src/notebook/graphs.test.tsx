@@ -14,7 +14,7 @@ test('the graph draws complete rows only and speaks the columns’ symbols', () 
     <GraphView
       table={spec}
       worked={workOut(spec)}
-      choice={{ x: 'L', y: 'T', line: true }}
+      choice={{ x: 'L', y: 'T', line: true, fits: [{ kind: 'line', series: 'T' }] }}
       readOnly={false}
       onChoice={change}
     />,
@@ -22,7 +22,7 @@ test('the graph draws complete rows only and speaks the columns’ symbols', () 
   expect(document.querySelectorAll('[data-point]')).toHaveLength(3);
   expect(screen.getByTestId('equation').textContent).toMatch(/^T = \(.*\) s\/cm · L \+ .* s r² = 0\.99\d+, 3 points$/);
   fireEvent.change(screen.getByLabelText('along'), { target: { value: 't' } });
-  expect(change).toHaveBeenCalledWith({ x: 't', y: 'T', line: true });
+  expect(change).toHaveBeenCalledWith({ x: 't', y: 'T', line: true, fits: [{ kind: 'line', series: 'T' }] });
   fireEvent.click(screen.getByRole('button', { name: 'Swap the axes' }));
   expect(change).toHaveBeenLastCalledWith(
     expect.objectContaining({ x: 'T', y: 'L', fits: [{ kind: 'line', series: 'L' }] }),
@@ -35,7 +35,7 @@ test('where no line fits, the graph says why', () => {
     <GraphView
       table={spec}
       worked={workOut(spec)}
-      choice={{ x: 'L', y: 'T', line: true }}
+      choice={{ x: 'L', y: 'T', line: true, fits: [{ kind: 'line', series: 'T' }] }}
       readOnly={false}
       onChoice={() => undefined}
     />,

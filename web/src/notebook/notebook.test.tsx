@@ -241,7 +241,7 @@ test('where the lab asks for units, they are kept back until the student has fou
     <GraphView
       table={asked}
       worked={workOut(asked)}
-      choice={{ x: 'L', y: 'T', line: true }}
+      choice={{ x: 'L', y: 'T', line: true, fits: [{ kind: 'line', series: 'T' }] }}
       readOnly={false}
       onChoice={() => undefined}
     />,
@@ -263,7 +263,7 @@ test('where the lab keeps uncertainties away, there is no ± anywhere', () => {
       <GraphView
         table={table}
         worked={workOut(table)}
-        choice={{ x: 'L', y: 't', line: true }}
+        choice={{ x: 'L', y: 't', line: true, fits: [{ kind: 'line' }] }}
         readOnly={false}
         onChoice={() => undefined}
       />,
