@@ -67,9 +67,9 @@ export function compareValues(
   return door.compare(value, u, unit, reference, uReference, referenceUnit) as
     { differenceText: string; percentText: string; agree: boolean; words: string } | Failure;
 }
-/** How many of some settings differ, as the server counts them, too. */
-export function distinct(settings: unknown[]) {
-  return door.distinct(settings) as number;
+/** How many different trials stand in the slots of a bench, as handing in counts them. */
+export function trialsMade(slots: object) {
+  return door.trialsMade(slots) as number;
 }
 export function readNumber(typed: string) {
   return door.readNumber(typed) as { value: number } | Failure;

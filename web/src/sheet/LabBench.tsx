@@ -11,7 +11,7 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { distinct, type BlockOf, type Manifest } from '../core';
+import { trialsMade, type BlockOf, type Manifest } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -53,8 +53,8 @@ function seedOf(work: string) {
 }
 
 /** How many different trials are still to be run, and what may be changed to make one. */
-function StillWanted({ block, m, trials }: { block: BlockOf<'bench'>; m: Manifest; trials: KeptTrial[] }) {
-  const made = distinct(trials.filter((t) => !t.removed).map((t) => t.settings));
+function StillWanted({ block, m, slots }: { block: BlockOf<'bench'>; m: Manifest; slots: Slots[string] | undefined }) {
+  const made = trialsMade(slots ?? {});
   const missing = block.distinctTrials - made;
   if (missing <= 0 || made === 0) return null;
   const names = m.settings.filter((s) => block.open.includes(s.id)).map((s) => s.name.toLowerCase());
@@ -78,7 +78,7 @@ interface Props {
   show: Reading | null;
   note?: ReactNode;
   standing: Standing;
-  onTake: (instrument: string) => void;
+  onTake: (laidAs: string) => void;
 }
 
 /** An open bench inside a lab, set up as its block says. Not drawn anew with every key typed beside it. */
@@ -233,7 +233,7 @@ export const LabBench = memo(function LabBench({
                 lying
                 onChange={(id, v) => bench.change(0, id, v)}
               />
-              {!readOnly && <StillWanted block={block} m={m} trials={shelf.trials} />}
+              {!readOnly && <StillWanted block={block} m={m} slots={slots} />}
             </section>
           )}
           <Trouble error={bench.trouble} />

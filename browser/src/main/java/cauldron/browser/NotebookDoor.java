@@ -70,11 +70,10 @@ public final class NotebookDoor {
         return Float64Array.fromJavaArray(new double[] {gate.passages(time), gate.period(time, digit)});
     }
 
-    /** How many of some settings differ, as handing in counts them. */
+    /** How many different trials stand in the slots of a bench, as handing in counts them. */
     @JSExport
-    public static int distinct(JSObject settings) {
-        Object all = Trees.fromJs(settings);
-        return all instanceof List ? BenchBlock.distinct((List<?>) all) : 0;
+    public static int trialsMade(JSObject slots) {
+        return BenchBlock.made(Trees.mapFromJs(slots));
     }
 
     /** A sheet as the server gives it to students, to ask how far one has come. */

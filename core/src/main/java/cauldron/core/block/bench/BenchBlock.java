@@ -60,10 +60,17 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
 
     /** Trials in a notebook that aren't deleted and differ in their settings from all others. */
     public int distinct(Written written) {
+        Map<String, Object> slots = new LinkedHashMap<>();
+        written.slots(id).forEach(name -> slots.put(name, written.slot(id, name)));
+        return made(slots);
+    }
+
+    /** The same, given what stands in its slots. */
+    public static int made(Map<String, Object> slots) {
         List<Object> settings = new ArrayList<>();
-        for (String name : written.slots(id)) {
-            if (name.startsWith("trial/") && !Tree.flag(written.slot(id, name), "removed")) {
-                settings.add(Tree.map(written.slot(id, name), "settings"));
+        for (String name : slots.keySet()) {
+            if (name.startsWith("trial/") && !Tree.flag(Tree.map(slots, name), "removed")) {
+                settings.add(Tree.map(Tree.map(slots, name), "settings"));
             }
         }
         return distinct(settings);
