@@ -84,10 +84,13 @@ function BringingIn(props: ComponentProps<typeof ImportDialog>) {
     );
   }, []);
   if (Fetched) return <Fetched {...props} />;
-  if (!failed) return null;
   return (
     <Dialog open onClose={props.onClose} title="Bring in a file">
-      <p role="alert">The server can’t be reached. Try again when the network is back; nothing is lost.</p>
+      {failed ? (
+        <p role="alert">The server can’t be reached. Try again when the network is back; nothing is lost.</p>
+      ) : (
+        <p role="status">On its way …</p>
+      )}
     </Dialog>
   );
 }

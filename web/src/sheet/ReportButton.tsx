@@ -25,16 +25,20 @@ export function ReportButton({
   journal: Journal;
 }) {
   const [making, setMaking] = useState<Drawing[] | null>(null);
+  const [asked, setAsked] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [place, setPlace] = useState(0);
   const box = useRef<HTMLDivElement>(null);
   const begin = () => {
     setTrouble('');
+    setAsked(true);
     // Fetched when a report is asked for: without the network there is none.
-    import('./drawings').then(
-      (d) => setMaking(d.drawings(sheet, journal)),
-      () => setTrouble('The server can’t be reached. The report is made there.'),
-    );
+    import('./drawings')
+      .then(
+        (d) => setMaking(d.drawings(sheet, journal)),
+        () => setTrouble('The server can’t be reached. The report is made there.'),
+      )
+      .finally(() => setAsked(false));
   };
   const make = useEffectEvent(async (drawn: Drawing[], leaving: AbortSignal) => {
     // What was typed a moment ago belongs in it, too.
@@ -76,7 +80,7 @@ export function ReportButton({
           {trouble}
         </span>
       )}
-      <Button kind="quiet" disabled={!!making} title="The whole notebook as a PDF" onClick={begin}>
+      <Button kind="quiet" disabled={asked || !!making} title="The whole notebook as a PDF" onClick={begin}>
         <FileText size={15} aria-hidden />
         <span className="sr-only min-[1150px]:not-sr-only">
           {making ? (place > 0 ? `Waiting, ${place} before you …` : 'Making the report …') : 'Report'}

@@ -36,6 +36,17 @@ public final class Kinds {
         }
     };
 
+    /** A number, or a list of numbers. */
+    public static final Kind<Object> NUMBERS = new Simple<>(Tree.of("oneOf", List.of(Tree.of("type", "number"),
+            Tree.of("type", "array", "items", Tree.of("type", "number"))))) {
+        @Override
+        public Object read(Object value, Where at) {
+            boolean numbers = value instanceof Number
+                    || value instanceof List<?> list && list.stream().allMatch(Number.class::isInstance);
+            return numbers ? ANY.read(value, at) : wrong(at, "a number or a list of numbers is needed");
+        }
+    };
+
     private Kinds() {
     }
 

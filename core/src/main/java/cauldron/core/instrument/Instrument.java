@@ -15,31 +15,26 @@ import java.util.Map;
  * @param unit     unit of its scale or display; empty for one that measures nothing by itself
  * @param span     length of its scale in {@code unit}
  * @param division smallest division of its scale, or last digit of its display, in {@code unit}
- * @param numbered every how many divisions a number stands
  */
-public record Instrument(String id, InstrumentKind kind, String name, String unit, double span, double division, int numbered) {
+public record Instrument(String id, InstrumentKind kind, String name, String unit, double span, double division) {
 
     /** One that measures nothing by itself. */
     public Instrument(InstrumentKind kind) {
-        this(kind.id(), kind, kind.name(), "", 0, 0, 1);
+        this(kind.id(), kind, kind.name(), "", 0, 0);
     }
 
-    /**
-     * One that is graduated; refuses what can be no scale.
-     *
-     * @param numbered every how many divisions a number stands
-     */
-    public static Instrument graduated(InstrumentKind kind, String unit, double span, double division, int numbered) {
-        if (!(division > 0) || !(span >= division) || numbered < 1) {
-            throw new IllegalArgumentException(kind.name() + ": needs a division above 0, a span of at least one, and numbers");
+    /** One that is graduated; refuses what can be no scale. */
+    public static Instrument graduated(InstrumentKind kind, String unit, double span, double division) {
+        if (!(division > 0) || !(span >= division)) {
+            throw new IllegalArgumentException(kind.name() + ": needs a division above 0 and a span of at least one");
         }
         Units.parse(unit);
-        return new Instrument(kind.id(), kind, kind.name(), unit, span, division, numbered);
+        return new Instrument(kind.id(), kind, kind.name(), unit, span, division);
     }
 
     /** The same under an id and a name of its own, where a tray holds two of a kind or says which it is. */
     public Instrument called(String newId, String newName) {
-        return new Instrument(newId, kind, newName, unit, span, division, numbered);
+        return new Instrument(newId, kind, newName, unit, span, division);
     }
 
     /**
@@ -107,7 +102,7 @@ public record Instrument(String id, InstrumentKind kind, String name, String uni
      */
     public Map<String, Object> toTree(String channel) {
         return Tree.of("id", id, "kind", kind.id(), "digits", kind.reading() == InstrumentKind.Reading.DIGITS, "name", name, "unit", unit, "span", span, "division", division,
-                "numbered", (double) numbered, "several", kind.several(), "channel", channel, "si",
+                "several", kind.several(), "channel", channel, "si",
                 unit.isEmpty() ? 1.0 : Units.parse(unit).factor());
     }
 
@@ -117,6 +112,6 @@ public record Instrument(String id, InstrumentKind kind, String name, String uni
         InstrumentKind kind = new InstrumentKind(Tree.text(tree, "kind"), Tree.text(tree, "name"),
                 Tree.flag(tree, "digits") ? InstrumentKind.Reading.DIGITS : InstrumentKind.Reading.SCALE, false, false);
         return new Instrument(Tree.text(tree, "id"), kind, Tree.text(tree, "name"), Tree.text(tree, "unit"),
-                Tree.number(tree, "span"), division, (int) Tree.number(tree, "numbered"));
+                Tree.number(tree, "span"), division);
     }
 }

@@ -44,12 +44,12 @@ class InstrumentTest {
 
     @Test
     void scaleAndDigitsAreThoseOfWhereItIsDeclared() {
-        Instrument small = Ruler.graduated("nm", 200, 1, 10);
+        Instrument small = Ruler.graduated("nm", 200, 1);
         assertThat(read("nm", small)).containsEntry("text", "1");
         assertThat(read("µm", small, Ruler.twoMetres())).as("the first that measures it").containsEntry("text", "0.001");
         assertThat(Stopwatch.showing("ps", 1).shown(1.26e-11, "")).containsEntry("text", "13").containsEntry("unit", "ps");
-        assertThatThrownBy(() -> Ruler.graduated("mm", 0.5, 1, 10)).hasMessageContaining("span of at least one");
-        assertThatThrownBy(() -> Ruler.graduated("smoot", 10, 1, 10)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Ruler.graduated("mm", 0.5, 1)).hasMessageContaining("span of at least one");
+        assertThatThrownBy(() -> Ruler.graduated("smoot", 10, 1)).isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test

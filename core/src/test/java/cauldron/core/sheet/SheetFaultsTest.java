@@ -64,6 +64,16 @@ class SheetFaultsTest {
     }
 
     @Test
+    void onATrayLiesOnlyWhatServesThere() {
+        Map<String, Object> films = Tree.of("type", "films", "id", "f", "apparatus", "pendulum", "views", List.of("side"), "rate", 60.0,
+                "seconds", 5.0, "instruments", List.of("ruler", "thermometer", "spring-scale"));
+        assertThat(faults(sheet(films))).containsExactly("part one, block f: Pendulum has no instrument “thermometer”",
+                "part one, block f: no camera sees what a spring scale shows");
+        assertThat(faults(sheet(Tree.of("type", "bench", "id", "b", "apparatus", "gas-cylinder", "instruments",
+                List.of("thermometer", "tape"))))).containsExactly("part one, block b: Gas cylinder has no instrument “tape”");
+    }
+
+    @Test
     void whatOnlyFollowsFromAnotherFaultIsNotTold() {
         Map<String, Object> broken = table("t");
         broken.put("rows", "many");

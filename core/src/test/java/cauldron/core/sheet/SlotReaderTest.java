@@ -41,6 +41,8 @@ class SlotReaderTest {
         assertThat(fault("t", "rows", Tree.of("order", List.of("r1", "r2-abc"), "issued", 2))).isNull();
         assertThat(fault("t", "cell/r1/L", Tree.of("text", "88.5", "uncertainty", "0.1", "reading",
                 Tree.of("trial", "x", "frame", 3, "instruments", Tree.of("ruler", Tree.of("x", 1.5)))))).isNull();
+        assertThat(fault("t", "cell/r1/L", Tree.of("text", "1.2", "reading", Tree.of("trial", "x", "frame", 3, "instruments",
+                Tree.of("stopwatch", Tree.of("zero", 3, "laps", List.of(4, 5)), "ruler~2", Tree.of("x", 1), "markers", Tree.of()))))).isNull();
         assertThat(fault("t", "row/r1", Tree.of("out", "slipped"))).isNull();
         assertThat(fault("g", "view", Tree.of("x", "L", "fits", List.of(Tree.of("kind", "line")), "more", List.of("T")))).isNull();
         assertThat(fault("why", "answer", Tree.of("text", "words 😀"))).isNull();
@@ -52,6 +54,12 @@ class SlotReaderTest {
         assertThat(fault("t", "rows", Tree.of("order", "r1"))).isEqualTo("order: a list is needed");
         assertThat(fault("why", "answer", Tree.of("text", 5))).isEqualTo("text: a text is needed");
         assertThat(fault("expect", "seal", Tree.of("sealed", "yes"))).contains("sealed");
+        for (Object laid : new Object[] {"there", List.of(), Tree.of("x", "left"), Tree.of("laps", List.of("first"))}) {
+            assertThat(fault("t", "cell/r1/L", Tree.of("text", "1", "reading", Tree.of("trial", "x", "frame", 3, "instruments",
+                    Tree.of("ruler", laid))))).as("a ruler that lies at %s", laid).contains("instruments");
+        }
+        assertThat(fault("g", "view", Tree.of("fits", List.of(Tree.of("series", "L"))))).contains("kind");
+        assertThat(fault("g", "view", Tree.of("show", "pie"))).contains("show");
         assertThat(fault("expect", "sketch", Tree.of("strokes", List.of("up")))).contains("strokes");
         assertThat(fault("t", "columns", Tree.of("columns", List.of(Tree.of("id", 1))))).contains("id");
         assertThat(fault("t", "edit/1", Tree.of("slots", Tree.of("cell/r1/L", Tree.of("text", List.of()))))).isEqualTo("cell/r1/L: text: a text is needed");

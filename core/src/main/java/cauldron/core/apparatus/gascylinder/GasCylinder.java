@@ -134,7 +134,7 @@ public final class GasCylinder extends Apparatus {
         time(1e-12, 1e-10, "ps");
         layer("path", "Path of the tagged molecule").trail(tagX, tagY);
         Layer large = layer("large", "Molecules drawn larger than life").note("molecules drawn 4 times larger than life");
-        tray(Ruler.graduated("nm", 200, 1, 10).called("fine-ruler", "Ruler"), Stopwatch.showing("ps", 1));
+        tray(Ruler.graduated("nm", 200, 1).called("fine-ruler", "Ruler"), Stopwatch.showing("ps", 1));
         tray(Gauge.showing("pressure-gauge", "Pressure gauge", "kPa", 1000, 0.1), pressure);
         tray(Gauge.showing("thermometer", "Thermometer", "K", 3000, 0.1), kelvin);
         portrait().with(count1, 220).with(count2, 140).with(length, 45).at(60e-12).showing(large);

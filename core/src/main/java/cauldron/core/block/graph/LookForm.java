@@ -73,7 +73,7 @@ final class LookForm extends Form<Look> {
         private final Field<Look.Fitted, Double> from = field("from", number(), Look.Fitted::from).optional()
                 .says("Where the stretch begins that is fitted.");
         private final Field<Look.Fitted, Double> to = field("to", number(), Look.Fitted::to).optional().says("Where it ends.");
-        private final Field<Look.Fitted, String> formula = field("formula", text(1000), Look.Fitted::formula).optional();
+        private final Field<Look.Fitted, String> formula = field("formula", text(4000), Look.Fitted::formula).optional();
         private final Field<Look.Fitted, Map<String, Double>> start = field("start", map(number()), Look.Fitted::start).optional();
         private final Field<Look.Fitted, List<Look.Follow>> follows = field("follows", list(new FollowForm(), MOST), Look.Fitted::follows)
                 .otherwise(List.of()).says("What is worked out from its parameters.");
@@ -94,7 +94,7 @@ final class LookForm extends Form<Look> {
     private static final class FollowForm extends Form<Look.Follow> {
 
         private final Field<Look.Follow, String> name = field("name", text(1000), Look.Follow::name);
-        private final Field<Look.Follow, String> formula = field("formula", text(1000), Look.Follow::formula);
+        private final Field<Look.Follow, String> formula = field("formula", text(4000), Look.Follow::formula);
 
         FollowForm() {
             super("Follow", "A quantity that follows from a fit's parameters.");

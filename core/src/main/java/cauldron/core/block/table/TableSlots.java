@@ -1,6 +1,6 @@
 package cauldron.core.block.table;
 
-import static cauldron.core.form.Kinds.ANY;
+import static cauldron.core.form.Kinds.NUMBERS;
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.map;
 import static cauldron.core.form.Kinds.number;
@@ -49,7 +49,7 @@ public final class TableSlots {
      * @param frame       frame of a film, or sample of a run
      * @param instruments how each instrument lay
      */
-    public record Reading(String trial, double frame, String view, Map<String, Object> instruments) {
+    public record Reading(String trial, double frame, String view, Map<String, Map<String, Object>> instruments) {
     }
 
     /**
@@ -107,7 +107,7 @@ public final class TableSlots {
         private final Field<Reading, String> trial = field("trial", text(200), Reading::trial);
         private final Field<Reading, Double> frame = field("frame", number(), Reading::frame);
         private final Field<Reading, String> view = field("view", text(60), Reading::view).otherwise("");
-        private final Field<Reading, Map<String, Object>> instruments = field("instruments", map(ANY), Reading::instruments)
+        private final Field<Reading, Map<String, Map<String, Object>>> instruments = field("instruments", map(map(NUMBERS)), Reading::instruments)
                 .otherwise(Map.of());
 
         ReadingForm() {

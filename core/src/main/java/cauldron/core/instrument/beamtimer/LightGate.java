@@ -27,7 +27,7 @@ public record LightGate(double[] times, int[] signs) {
 
     /** One whose clock shows milliseconds. */
     public static Instrument toMilliseconds() {
-        return Instrument.graduated(KIND, "s", LAST * 0.001, 0.001, 1);
+        return Instrument.graduated(KIND, "s", LAST * 0.001, 0.001);
     }
 
     /**

@@ -15,6 +15,6 @@ public final class Gauge {
 
     /** A gauge with its last digit. */
     public static Instrument showing(String id, String name, String unit, double span, double digit) {
-        return Instrument.graduated(KIND, unit, span, digit, 1).called(id, name);
+        return Instrument.graduated(KIND, unit, span, digit).called(id, name);
     }
 }

@@ -15,6 +15,6 @@ public final class Protractor {
 
     /** In whole degrees. */
     public static Instrument inDegrees() {
-        return Instrument.graduated(KIND, "°", 90, 1, 10);
+        return Instrument.graduated(KIND, "°", 90, 1);
     }
 }

@@ -15,11 +15,11 @@ public final class Ruler {
 
     /** Two metres in millimetres. */
     public static Instrument twoMetres() {
-        return graduated("mm", 2000, 1, 100);
+        return graduated("mm", 2000, 1);
     }
 
-    /** A rule in any unit of length, with a number at every so many divisions. */
-    public static Instrument graduated(String unit, double span, double division, int numbered) {
-        return Instrument.graduated(KIND, unit, span, division, numbered);
+    /** A rule in any unit of length. */
+    public static Instrument graduated(String unit, double span, double division) {
+        return Instrument.graduated(KIND, unit, span, division);
     }
 }

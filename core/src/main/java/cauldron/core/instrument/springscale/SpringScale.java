@@ -18,6 +18,6 @@ public final class SpringScale {
 
     /** Up to a force in newtons, in sixty divisions. */
     public static Instrument upTo(double newtons) {
-        return Instrument.graduated(KIND, "N", newtons, newtons / 60, 10);
+        return Instrument.graduated(KIND, "N", newtons, newtons / 60);
     }
 }

@@ -21,6 +21,6 @@ public final class Stopwatch {
 
     /** In another unit of time, with its last digit. */
     public static Instrument showing(String unit, double digit) {
-        return Instrument.graduated(KIND, unit, LAST * digit, digit, 1);
+        return Instrument.graduated(KIND, unit, LAST * digit, digit);
     }
 }

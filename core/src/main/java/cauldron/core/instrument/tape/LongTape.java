@@ -15,6 +15,6 @@ public final class LongTape {
 
     /** Ten metres in centimetres. */
     public static Instrument tenMetres() {
-        return Instrument.graduated(KIND, "cm", 1000, 1, 10);
+        return Instrument.graduated(KIND, "cm", 1000, 1);
     }
 }
