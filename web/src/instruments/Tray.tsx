@@ -10,7 +10,8 @@ import type { InstrumentState } from './kind/state';
 const GRADUATIONS = [1, 2, 5, 10];
 /** An instrument speaks when it has come to rest for so long, in ms. */
 const REST = 500;
-const MOST_OF_ONE = 6;
+/** More than these would hide the picture, and each other. */
+const MOST_OF_ONE = 3;
 
 /** Where the instrument that was moved last lies now, in words. */
 function useSpoken({ tray, placing, picture }: InstrumentState) {

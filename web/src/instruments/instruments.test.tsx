@@ -91,6 +91,10 @@ test('a tray gives one more of what may lie there several times, and takes each 
   expect(screen.queryByRole('button', { name: 'Ruler' })).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Ruler 2' }));
   expect(screen.getByRole('button', { name: 'Ruler', pressed: false })).toBeTruthy();
+  for (const another of ['Ruler', 'Another ruler', 'Another ruler'])
+    fireEvent.click(screen.getByRole('button', { name: another }));
+  expect(screen.getByRole('button', { name: 'Ruler 3' })).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Another ruler' }), 'no more than fit').toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Stopwatch' }));
   expect(screen.queryByRole('button', { name: 'Another stopwatch' })).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'One cycle more' }));

@@ -1,4 +1,4 @@
-import { FileText } from 'lucide-react';
+import { FileText, X } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { askReport } from '../api/client';
 import { save } from '../ui/save';
@@ -74,11 +74,17 @@ export function ReportButton({
     return () => leaving.abort();
   }, [making]);
   return (
-    <>
+    <div className="relative">
       {trouble && (
-        <span role="alert" className="max-w-60 text-fine text-copper">
-          {trouble}
-        </span>
+        <div
+          role="alert"
+          className="absolute top-full right-0 z-20 mt-1 flex w-72 items-start gap-2 rounded-house border border-copper bg-sheet px-3 py-2 text-fine text-copper"
+        >
+          <span className="flex-1">{trouble}</span>
+          <Button small kind="quiet" aria-label="Close the message" onClick={() => setTrouble('')}>
+            <X size={14} aria-hidden />
+          </Button>
+        </div>
       )}
       <Button kind="quiet" disabled={asked || !!making} title="The whole notebook as a PDF" onClick={begin}>
         <FileText size={15} aria-hidden />
@@ -95,7 +101,7 @@ export function ReportButton({
           ))}
         </div>
       )}
-    </>
+    </div>
   );
 }
 
