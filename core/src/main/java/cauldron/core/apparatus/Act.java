@@ -1,16 +1,23 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 
-/** Something that can be done to an apparatus besides moving and setting. */
+/** Something that can be done to an apparatus besides moving and setting, with arguments where it takes any. */
 public final class Act extends Declared {
 
+    private final Declaration owner;
+    private final List<Setting> arguments = new ArrayList<>();
     private Condition possibleWhen;
     private boolean leads;
+    private String told = "";
+    private Dragging dragging;
 
     Act(Declaration owner, String id, String name) {
         super(owner, id, name);
+        this.owner = owner;
     }
 
     @Override
@@ -39,18 +46,123 @@ public final class Act extends Declared {
         return this;
     }
 
+    /** How it is told that it was done, each argument's id in braces: {@code {load} to {onto} by {by}}. */
+    public Act told(String words) {
+        stillOpen();
+        told = words;
+        return this;
+    }
+
+    /** An argument that is one of the things in a list. */
+    public Pick pick(String id, String name, Items from) {
+        return argument(new Pick(owner, id, name, from));
+    }
+
+    /** An argument that is a number in a unit. */
+    public Amount amount(String id, String symbol, String name, String unit) {
+        return argument(new Amount(owner, id, symbol, name, unit, false));
+    }
+
+    /** An argument that is one of several named things. */
+    public <T> Choice<T> choice(String id, String name, Class<T> standsFor) {
+        return argument(new Choice<>(owner, id, name));
+    }
+
+    /** What it is done with. */
+    public List<Setting> arguments() {
+        return List.copyOf(arguments);
+    }
+
+    private <S extends Setting> S argument(S argument) {
+        stillOpen();
+        arguments.add(argument);
+        return argument;
+    }
+
+    /**
+     * It is also done by dragging a thing; {@link Apparatus#dragged} tells what a place means.
+     *
+     * @param things where each of them is in the scene
+     * @param radius how far around it can be taken hold of
+     * @param many   how many of them there are
+     */
+    public Act dragging(List<Place> things, Coordinate radius, SceneNumber many) {
+        stillOpen();
+        dragging = new Dragging(things, radius, many);
+        return this;
+    }
+
+    private record Dragging(List<Place> things, Coordinate radius, SceneNumber many) {
+
+        Map<String, Object> toTree() {
+            List<Object> all = new ArrayList<>();
+            things.forEach(p -> all.add(Tree.of("xField", p.x().id(), "yField", p.y().id())));
+            return Tree.of("things", all, "radiusField", radius.id(), "manyField", many.id());
+        }
+    }
+
     /** Whether it can be done. */
     boolean isPossible(Scene scene) {
         return possibleWhen == null || possibleWhen.holds(scene);
+    }
+
+    /**
+     * What it is done with, checked.
+     *
+     * @param now the settings that rule, for what is picked from their lists
+     */
+    Settings read(Map<String, Object> with, Settings now) {
+        Settings read = Settings.of(arguments, with, "“" + name() + "”");
+        for (Setting argument : arguments) {
+            if (argument instanceof Pick) {
+                ((Pick) argument).among(now, read.kept(argument));
+            }
+        }
+        return read;
+    }
+
+    /** What it says when it has been done: its name, or how it is told. */
+    String inWords(Map<String, Object> with, Settings now) {
+        String words = told.isEmpty() ? name() : told;
+        Settings read = Settings.of(arguments, with, name());
+        for (Setting argument : arguments) {
+            Object value = read.kept(argument);
+            String word = argument instanceof Pick ? ((Pick) argument).nameOf(now, value)
+                    : argument instanceof Choice ? ((Choice<?>) argument).nameOf((String) value)
+                    : ((Amount) argument).print((Double) value);
+            words = words.replace("{" + argument.id() + "}", word);
+        }
+        return words;
     }
 
     void check(Manifest all, Faults faults) {
         if (possibleWhen != null) {
             possibleWhen.check(this, all, faults);
         }
+        for (int i = 0; i < arguments.size(); i++) {
+            arguments.get(i).check(faults);
+            arguments.get(i).index(i);
+            if (arguments.get(i) instanceof Pick) {
+                faults.known(this, ((Pick) arguments.get(i)).from(), all.settings());
+            }
+        }
+        for (Setting argument : arguments) {
+            if (!told.contains("{" + argument.id() + "}")) {
+                faults.add(this, "isn't told with its " + argument);
+            }
+        }
+        if (dragging != null) {
+            faults.known(this, dragging.radius(), all.scene());
+            faults.known(this, dragging.many(), all.scene());
+            dragging.things().forEach(p -> faults.known(this, p.x(), all.scene()));
+        }
     }
 
-    Map<String, Object> toTree() {
-        return Tree.of("id", id(), "name", name(), "shownWhen", Condition.text(possibleWhen), "leads", leads);
+    /** All that pages need to know of it. */
+    public Map<String, Object> toTree() {
+        List<Object> with = new ArrayList<>();
+        arguments.forEach(a -> with.add(a.toTree()));
+        return Tree.of("id", id(), "name", name(), "shownWhen", Condition.text(possibleWhen), "leads", leads, "arguments",
+                with, "dragging", dragging == null ? null : dragging.toTree());
     }
 }

@@ -10,6 +10,16 @@ public sealed interface Action permits Action.Change, Action.Grab, Action.Move, 
 
     Map<String, Object> toTree();
 
+    /** What was done, for people: an act with what it was done with, or the name of what was changed or moved. */
+    default String inWords(Manifest manifest, Settings now) {
+        if (this instanceof Perform) {
+            Perform perform = (Perform) this;
+            return manifest.act(perform.act()).inWords(perform.with(), now);
+        }
+        return this instanceof Change ? manifest.setting(((Change) this).setting()).name()
+                : this instanceof Grab ? manifest.handle(((Grab) this).handle()).name() : "";
+    }
+
     /** A setting changed while running; value as {@link Setting} keeps it. */
     record Change(String setting, Object value) implements Action {
         @Override
@@ -42,11 +52,21 @@ public sealed interface Action permits Action.Change, Action.Grab, Action.Move, 
         }
     }
 
-    /** One of the apparatus's own acts. */
-    record Perform(String act) implements Action {
+    /**
+     * One of the apparatus's own acts.
+     *
+     * @param with what it is done with, by the ids of its arguments; what isn't named is as it is at first
+     */
+    record Perform(String act, Map<String, Object> with) implements Action {
+
+        /** One without arguments. */
+        public Perform(String act) {
+            this(act, Map.of());
+        }
+
         @Override
         public Map<String, Object> toTree() {
-            return Tree.of("type", "perform", "act", act);
+            return Tree.of("type", "perform", "act", act, "with", with.isEmpty() ? null : with);
         }
     }
 
@@ -63,7 +83,7 @@ public sealed interface Action permits Action.Change, Action.Grab, Action.Move, 
             case "letGo":
                 return new LetGo();
             case "perform":
-                return new Perform(Tree.text(tree, "act"));
+                return new Perform(Tree.text(tree, "act"), Tree.map(tree, "with"));
             default:
                 throw new IllegalArgumentException("type: no action “" + type + "”");
         }

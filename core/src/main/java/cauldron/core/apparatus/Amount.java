@@ -117,6 +117,11 @@ public final class Amount extends Setting {
         return perSi != 0 ? own / perSi : own * factor;
     }
 
+    /** A value in its unit, as people read it. */
+    String print(double own) {
+        return Numbers.printShort(own) + (unit.isEmpty() ? "" : " " + unit);
+    }
+
     @Override
     void check(Faults faults) {
         super.check(faults);

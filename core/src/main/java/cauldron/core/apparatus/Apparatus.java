@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import java.util.List;
+import java.util.Map;
 
 /**
  * A kind of apparatus: what it declares, in the fields of a subclass, and how one is made. One object stands for the
@@ -16,6 +17,7 @@ public abstract class Apparatus extends Declaration {
     private double interval = 1.0 / 60;
     private double speed = 1;
     private String timeUnit = "s";
+    private Clock clock = Clock.CONTINUOUS;
     private final Portrait portrait = new Portrait(this);
     private Manifest manifest;
 
@@ -51,6 +53,12 @@ public abstract class Apparatus extends Declaration {
         timeUnit = unit;
     }
 
+    /** It has no time: its time line is the list of what was done, and each moment on it a state in between. */
+    protected final void steps() {
+        clock = Clock.STEPS;
+        time(1, 1, "");
+    }
+
     /**
      * All that it declares, closed at the first call, which must be over before other threads come: the inventory sees to
      * it. (A lock here would bring the browser's core all it takes to run threads.)
@@ -59,9 +67,10 @@ public abstract class Apparatus extends Declaration {
      */
     public final Manifest manifest() {
         if (manifest == null) {
-            Manifest closed = new Manifest(id, modelVersion, name, summary, topics, interval, speed, timeUnit,
-                    List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
-                    List.copyOf(views), List.copyOf(scene), List.copyOf(handles), List.copyOf(acts), List.copyOf(layers),
+            Manifest closed = new Manifest(id, modelVersion, name, summary, topics, clock, interval,
+                    speed, timeUnit, List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
+                    List.copyOf(views), List.copyOf(scene), List.copyOf(curves), List.copyOf(handles), List.copyOf(acts), List.copyOf(layers),
+                    List.copyOf(bodies), List.copyOf(ledgers), List.copyOf(outcomes), List.copyOf(profiles),
                     List.copyOf(tray), hooks, List.copyOf(slips));
             closed.close();
             manifest = closed;
@@ -116,6 +125,17 @@ public abstract class Apparatus extends Declaration {
      */
     protected void placed(Handle handle, double x, double y, Settings settings, Placing placing) {
         // Most handles only mean something while it runs.
+    }
+
+    /**
+     * What it means to drag one of an act's things to a place, in metres: with what the act is then done. What isn't
+     * named is as it was chosen last.
+     *
+     * @param which the thing, from 0 on
+     * @return null where nothing is meant
+     */
+    protected Map<String, Object> dragged(Act act, int which, double x, double y, Settings settings) {
+        return null;
     }
 
     /** What a handle moved to a place means for the settings before a run has begun. */

@@ -16,6 +16,8 @@ public final class Channel extends Declared {
     private double typicalMax = 1;
     private int decimals = 2;
     private Account account;
+    private Ledger ledger;
+    private Body body;
 
     Channel(Declaration owner, String id, String symbol, String name, String unit) {
         super(owner, id, name);
@@ -50,6 +52,35 @@ public final class Channel extends Declared {
         return this;
     }
 
+    /** An entry of an account. */
+    public Channel in(Ledger account) {
+        stillOpen();
+        ledger = account;
+        return this;
+    }
+
+    /** It belongs to a body. */
+    public Channel of(Body owner) {
+        stillOpen();
+        body = owner;
+        return this;
+    }
+
+    /** The account it is an entry of, or null; the energy account has no ledger of its own. */
+    Ledger ledger() {
+        return ledger;
+    }
+
+    /** The body it belongs to, or null. */
+    public Body body() {
+        return body;
+    }
+
+    /** Decimals shown. */
+    int decimals() {
+        return decimals;
+    }
+
     /** The unit people see. */
     public String unit() {
         return unit;
@@ -77,10 +108,21 @@ public final class Channel extends Declared {
         }
     }
 
+    void check(Manifest all, Faults faults) {
+        if (ledger != null) {
+            faults.known(this, ledger, all.ledgers());
+        }
+        if (body != null) {
+            faults.known(this, body, all.bodies());
+        }
+    }
+
     Map<String, Object> toTree() {
         Map<String, Object> tree = Tree.of("id", id(), "symbol", symbol, "name", name(), "unit", unit, "typicalMin",
                 typicalMin, "typicalMax", typicalMax, "figures", decimals,
                 "account", account == null ? null : account.name().toLowerCase());
+        tree.put("ledger", ledger == null ? "" : ledger.id());
+        tree.put("body", body == null ? "" : body.id());
         tree.put("perSi", 1 / factor());
         return tree;
     }

@@ -75,6 +75,16 @@ public final class Choice<T> extends Setting {
         throw new IllegalArgumentException(this + " has no option “" + id + "”");
     }
 
+    /** What an option of an id is called. */
+    String nameOf(String id) {
+        for (Option<T> option : options) {
+            if (option.id().equals(id)) {
+                return option.name();
+            }
+        }
+        throw new IllegalArgumentException(this + " has no option “" + id + "”");
+    }
+
     /** The id of the option that stands for something, or null. */
     String idOf(Object value) {
         for (Option<T> option : options) {

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntFunction;
 
 /**
  * What something declares of itself, as fields that are at once what people are told and the handles by which the
@@ -25,9 +26,14 @@ public abstract class Declaration {
     final List<Event> events = new ArrayList<>();
     final List<View> views = new ArrayList<>();
     final List<SceneField> scene = new ArrayList<>();
+    final List<SceneCurve> curves = new ArrayList<>();
     final List<Handle> handles = new ArrayList<>();
     final List<Act> acts = new ArrayList<>();
     final List<Layer> layers = new ArrayList<>();
+    final List<Body> bodies = new ArrayList<>();
+    final List<Ledger> ledgers = new ArrayList<>();
+    final List<Outcome> outcomes = new ArrayList<>();
+    final List<Profile> profiles = new ArrayList<>();
     final List<Instrument> tray = new ArrayList<>();
     final Map<String, Channel> hooks = new LinkedHashMap<>();
     final List<String> slips = new ArrayList<>();
@@ -56,6 +62,25 @@ public abstract class Declaration {
         return add(settings, new Switch(this, id, name));
     }
 
+    /**
+     * A setting that is a list of things.
+     *
+     * @param one    what one of them is called, in small letters
+     * @param fields what each of them has: the settings of a declaration
+     */
+    protected final Items items(String id, String name, String one, Declaration fields) {
+        return add(settings, new Items(this, id, name, one, fields));
+    }
+
+    /** As many alike as there may be of something: each is declared with its number, from 1 on. */
+    protected static <D> List<D> each(int most, IntFunction<D> declare) {
+        List<D> all = new ArrayList<>();
+        for (int i = 1; i <= most; i++) {
+            all.add(declare.apply(i));
+        }
+        return all;
+    }
+
     /** Takes in all that another declaration has, such as the choice of gravity, at this place. */
     protected final <D extends Declaration> D include(D part) {
         settings.addAll(part.settings);
@@ -64,9 +89,14 @@ public abstract class Declaration {
         events.addAll(part.events);
         views.addAll(part.views);
         scene.addAll(part.scene);
+        curves.addAll(part.curves);
         handles.addAll(part.handles);
         acts.addAll(part.acts);
         layers.addAll(part.layers);
+        bodies.addAll(part.bodies);
+        ledgers.addAll(part.ledgers);
+        outcomes.addAll(part.outcomes);
+        profiles.addAll(part.profiles);
         tray.addAll(part.tray);
         hooks.putAll(part.hooks);
         slips.addAll(part.slips);
@@ -76,6 +106,26 @@ public abstract class Declaration {
     /** A quantity that can be read off at any time, in SI; the unit is what people see. */
     protected final Channel channel(String id, String symbol, String name, String unit) {
         return add(channels, new Channel(this, id, symbol, name, unit));
+    }
+
+    /** Something of its own that channels belong to. */
+    protected final Body body(String id, String name) {
+        return add(bodies, new Body(this, id, name));
+    }
+
+    /** An account whose entries are channels. */
+    protected final Ledger ledger(String id, String name) {
+        return add(ledgers, new Ledger(this, id, name));
+    }
+
+    /** A value that stands once a run, or a stretch of it, is over. */
+    protected final Outcome outcome(String id, String symbol, String name, String unit) {
+        return add(outcomes, new Outcome(this, id, symbol, name, unit));
+    }
+
+    /** A curve at one instant. */
+    protected final Profile profile(String id, String name) {
+        return add(profiles, new Profile(this, id, name));
     }
 
     /** Many values at one instant. */
@@ -111,6 +161,16 @@ public abstract class Declaration {
     /** A length in the scene. */
     protected final Coordinate length(String id) {
         return add(scene, new Coordinate(this, id, Kind.LENGTH));
+    }
+
+    /** A number in the scene that is neither a place nor a length. */
+    protected final SceneNumber number(String id) {
+        return add(scene, new SceneNumber(this, id));
+    }
+
+    /** A line through many points in the scene. */
+    protected final SceneCurve curve(String id) {
+        return add(curves, new SceneCurve(this, id));
     }
 
     /** A yes or no in the scene. */

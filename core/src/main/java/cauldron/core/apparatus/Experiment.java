@@ -71,6 +71,16 @@ public abstract class Experiment {
     /** Fills in the scene now. */
     public abstract void scene(Scene out);
 
+    /** Fills in the outcomes that stand by now; those left out don't yet. */
+    public void outcomes(Outcomes out) {
+        // Most runs have none.
+    }
+
+    /** Fills in the lines of a profile now. */
+    public void profile(Profile profile, ProfileLines out) {
+        throw new IllegalArgumentException("There is no profile here");
+    }
+
     /**
      * In which time a channel can rise and fall again, in seconds; a condition to stop at is looked for this finely.
      * Infinite: no more finely than samples are taken.
@@ -120,7 +130,7 @@ public abstract class Experiment {
             held.set(NOTHING);
             letGo(handle, sink);
         } else {
-            perform(((Action.Perform) action).act(), sink);
+            perform((Action.Perform) action, sink);
         }
     }
 
@@ -136,14 +146,15 @@ public abstract class Experiment {
         changed(setting, before, sink);
     }
 
-    private void perform(String id, EventSink sink) {
-        Act act = manifest.act(id);
+    private void perform(Action.Perform action, EventSink sink) {
+        Act act = manifest.act(action.act());
+        Settings with = act.read(action.with(), settings());
         Scene scene = new Scene(manifest);
         scene(scene);
         if (!act.isPossible(scene)) {
             throw new IllegalArgumentException("“" + act.name() + "” can't be done now");
         }
-        performed(act, sink);
+        performed(act, with, sink);
     }
 
     private Handle handleInHand() {
@@ -196,8 +207,12 @@ public abstract class Experiment {
         // Whatever it was held by, it is free now.
     }
 
-    /** One of its acts is done, which is possible now. */
-    protected void performed(Act act, EventSink sink) {
+    /**
+     * One of its acts is done, which is possible now.
+     *
+     * @param with what it is done with: its arguments
+     */
+    protected void performed(Act act, Settings with, EventSink sink) {
         throw impossible();
     }
 

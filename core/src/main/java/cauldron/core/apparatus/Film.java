@@ -94,6 +94,8 @@ public record Film(double rate, int frames, int width, int height, double scale,
                 return within((frame.bottom() + frame.height() - value) * scale);
             case LENGTH:
                 return within(value * scale);
+            case NUMBER:
+                return within(value);
             default:
                 return (short) (value != 0 ? 1 : 0);
         }

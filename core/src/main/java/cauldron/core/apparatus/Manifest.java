@@ -6,30 +6,39 @@ import cauldron.core.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /**
  * All that an apparatus declares of itself, closed. Settings panels, readouts, graphs, stop-at, catalogue pages
  * and the checks of sheets are made from it.
  *
  * @param modelVersion  rises when the same recipe would give other numbers
+ * @param clock         what kind of time it has
  * @param interval      seconds of model time between samples of the channels
  * @param speed         model seconds for each second on the wall at speed 1
  * @param timeUnit      unit in which its time is shown
  * @param scene         what a drawing needs, in order
+ * @param curves        lines of the scene
  * @param distributions what many values at one instant there are
  * @param layers        what can be shown over the apparatus on the open bench
+ * @param bodies        what channels may belong to
+ * @param ledgers       accounts besides that of energy
+ * @param outcomes      what stands once a run is over
+ * @param profiles      curves at an instant
  * @param instruments   instruments that make sense here
  * @param hooks         which channel an instrument shows that is hooked in, by the instrument's id
  * @param slips         what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
-                       double interval, double speed, String timeUnit, List<Setting> settings, List<Channel> channels,
+                       Clock clock, double interval, double speed, String timeUnit, List<Setting> settings, List<Channel> channels,
                        List<Distribution> distributions, List<Event> events, List<View> views, List<SceneField> scene,
-                       List<Handle> handles, List<Act> acts, List<Layer> layers, List<Instrument> instruments,
+                       List<SceneCurve> curves, List<Handle> handles, List<Act> acts, List<Layer> layers, List<Body> bodies,
+                       List<Ledger> ledgers, List<Outcome> outcomes, List<Profile> profiles, List<Instrument> instruments,
                        Map<String, Channel> hooks, List<String> slips) {
 
     private List<List<? extends Declared>> lists() {
-        return List.of(settings, channels, distributions, events, views, scene, handles, acts, layers);
+        return List.of(settings, channels, distributions, events, views, scene, curves, handles, acts, layers, bodies, ledgers,
+                outcomes, profiles);
     }
 
     /** Looks for all that is wrong, and gives everything its place if nothing is. */
@@ -53,6 +62,9 @@ public record Manifest(String id, int modelVersion, String name, String summary,
                 setting.condition().check(setting, this, faults);
             }
         }
+        channels.forEach(c -> c.check(this, faults));
+        bodies.forEach(b -> b.check(this, faults));
+        ledgers.forEach(l -> l.check(this, faults));
         distributions.forEach(d -> d.check(this, faults));
         handles.forEach(h -> h.check(this, faults));
         acts.forEach(a -> a.check(this, faults));
@@ -128,6 +140,11 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         return named(events, "event", eventId);
     }
 
+    /** The outcome of an id; refuses one it doesn't have. */
+    public Outcome outcome(String outcomeId) {
+        return named(outcomes, "outcome", outcomeId);
+    }
+
     /** The view of an id; refuses one it doesn't have. */
     public View view(String viewId) {
         return named(views, "view", viewId);
@@ -175,27 +192,23 @@ public record Manifest(String id, int modelVersion, String name, String summary,
 
     /** All of it as plain data. */
     public Map<String, Object> toTree() {
-        List<Object> s = new ArrayList<>();
-        settings.forEach(x -> s.add(x.toTree()));
-        List<Object> c = new ArrayList<>();
-        channels.forEach(x -> c.add(x.toTree()));
-        List<Object> d = new ArrayList<>();
-        distributions.forEach(x -> d.add(x.toTree()));
-        List<Object> f = new ArrayList<>();
-        scene.forEach(x -> f.add(x.toTree()));
-        List<Object> h = new ArrayList<>();
-        handles.forEach(x -> h.add(x.toTree()));
-        List<Object> a = new ArrayList<>();
-        acts.forEach(x -> a.add(x.toTree()));
-        List<Object> l = new ArrayList<>();
-        layers.forEach(x -> l.add(x.toTree()));
         List<Object> i = new ArrayList<>();
         instruments.forEach(x -> i.add(x.toTree(hooks.containsKey(x.id()) ? hooks.get(x.id()).id() : "")));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
-                topics, "interval", interval, "speed", speed, "timeUnit", timeUnit, "timePerSi",
-                1 / Units.parse(timeUnit).factor(), "settings", s, "channels", c, "distributions", d, "events",
-                names(events), "views", names(views), "scene", f, "handles", h, "acts", a, "layers", l, "instruments",
-                i, "slips", slips);
+                topics, "clock", clock.inWords(), "interval", interval, "speed", speed, "timeUnit", timeUnit,
+                "timePerSi", 1 / Units.parse(timeUnit).factor(), "settings", trees(settings, Setting::toTree),
+                "channels", trees(channels, Channel::toTree), "distributions", trees(distributions, Distribution::toTree),
+                "events", names(events), "views", names(views), "scene", trees(scene, SceneField::toTree), "curves",
+                trees(curves, SceneCurve::toTree), "handles", trees(handles, Handle::toTree), "acts", trees(acts, Act::toTree), "layers", trees(layers, Layer::toTree),
+                "bodies", trees(bodies, Body::toTree), "ledgers", trees(ledgers, Ledger::toTree), "outcomes",
+                trees(outcomes, Outcome::toTree), "profiles", trees(profiles, Profile::toTree), "instruments", i, "slips",
+                slips);
+    }
+
+    private static <D> List<Object> trees(List<D> list, Function<D, Map<String, Object>> toTree) {
+        List<Object> trees = new ArrayList<>();
+        list.forEach(x -> trees.add(toTree.apply(x)));
+        return trees;
     }
 
     private static List<Object> names(List<? extends Declared> list) {

@@ -11,7 +11,7 @@ import java.util.Map;
  */
 public final class Portrait {
 
-    private record Cue(double at, Act act) {
+    private record Cue(double at, Act act, Map<String, Object> with) {
     }
 
     private final Apparatus of;
@@ -33,7 +33,12 @@ public final class Portrait {
 
     /** After an act at a time in model seconds; acts come in their order. */
     public Portrait doing(Act act, double at) {
-        cues.add(new Cue(at, act));
+        return doing(act, at, Map.of());
+    }
+
+    /** After an act with its arguments at a time. */
+    public Portrait doing(Act act, double at, Map<String, Object> with) {
+        cues.add(new Cue(at, act, with));
         return this;
     }
 
@@ -65,9 +70,11 @@ public final class Portrait {
         Run run = new Run(of, Settings.of(of.manifest(), settings), 1);
         for (Cue cue : cues) {
             run.advance(cue.at() - run.time(), null);
-            run.act(new Action.Perform(cue.act().id()));
+            run.act(new Action.Perform(cue.act().id(), cue.with()));
         }
-        run.advance(moment - run.time(), null);
+        if (moment > run.time()) {
+            run.advance(moment - run.time(), null);
+        }
         return run;
     }
 

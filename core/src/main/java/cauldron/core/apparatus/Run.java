@@ -1,8 +1,9 @@
 package cauldron.core.apparatus;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * An experiment with its history. A run is recorded whole: every channel is sampled all the time, so one
@@ -14,28 +15,26 @@ public final class Run {
     /** The most numbers that all checkpoints together hold. */
     public static final int MOST_CHECKPOINT_VALUES = 6_000_000;
     private static final double SAME_INSTANT = 1e-9;
-    /** Samples gone over at a time in looking for a condition. */
-    private static final int STRETCH = 60;
 
     private final Apparatus apparatus;
     private final Manifest manifest;
     private final Settings settings;
     private final int seed;
+    /** Whether its moments are counted by what was done. */
+    private final boolean inSteps;
     private final Experiment experiment;
     private final List<Recipe.Timed> actions = new ArrayList<>();
     private final EventLog events = new EventLog();
     private final Checkpoints checkpoints = new Checkpoints(MOST_CHECKPOINT_VALUES);
     /** How many actions have been done at the moment shown. */
     private int done;
-    private double[][] samples;
-    private final double[][] paths;
+    private final Samples samples;
     private final Readings readings;
     private final Scene scene;
     /** Whether the readings are those of the moment shown. */
     private boolean readNow;
     /** Whether the scene is that of the moment shown. */
     private boolean sceneNow;
-    private int sampleCount;
     private double head;
     /** Where a search starts again from, or null. */
     private Checkpoints.Checkpoint base;
@@ -45,9 +44,9 @@ public final class Run {
         this.manifest = apparatus.manifest();
         this.settings = settings;
         this.seed = seed;
+        this.inSteps = manifest.clock() == Clock.STEPS;
         this.experiment = apparatus.prepare(settings, seed);
-        this.samples = new double[manifest.channels().size()][256];
-        this.paths = new double[manifest.handles().size()][512];
+        this.samples = new Samples(manifest);
         this.readings = new Readings(manifest);
         this.scene = new Scene(manifest);
         keepSnapshot();
@@ -138,6 +137,25 @@ public final class Run {
         return experiment.crowdSize();
     }
 
+    /** What it has come to by the moment shown, in SI, in the manifest's order; NaN where that isn't settled. */
+    public double[] outcomes() {
+        Outcomes out = new Outcomes(manifest);
+        experiment.outcomes(out);
+        return out.values();
+    }
+
+    /** What something has come to by the moment shown, in SI; NaN where that isn't settled. */
+    public double outcome(Outcome outcome) {
+        return outcomes()[outcome.index()];
+    }
+
+    /** The lines of a profile at the moment shown. */
+    public ProfileLines profile(Profile profile) {
+        ProfileLines lines = new ProfileLines();
+        experiment.profile(profile, lines);
+        return lines;
+    }
+
     /** The values of a distribution now, for one of its populations. */
     public Population population(Distribution distribution, int which) {
         return experiment.population(distribution, which);
@@ -150,7 +168,7 @@ public final class Run {
 
     /** Goes to any moment, computing on where it lies beyond the head. */
     public void seek(double time) {
-        double target = Math.max(0, time);
+        double target = reachable(time);
         if (target < experiment.time()) {
             restoreBefore(target);
         }
@@ -164,31 +182,7 @@ public final class Run {
      * @return whether it stopped there
      */
     public boolean advance(double seconds, StopAt stop) {
-        double from = experiment.time();
-        double to = from + seconds;
-        if (stop instanceof StopAt.Time) {
-            double at = ((StopAt.Time) stop).time();
-            if (at > from && at <= to) {
-                forward(at);
-                return true;
-            }
-        } else if (stop instanceof StopAt.Happening) {
-            StopAt.Happening event = (StopAt.Happening) stop;
-            // In stretches: a long way may be allowed, and what is met is often near.
-            while (experiment.time() < to) {
-                forward(Math.min(to, experiment.time() + STRETCH * manifest.interval()));
-                double at = events.nthAfter(from, event.event(), event.count());
-                if (at <= experiment.time()) {
-                    seek(at);
-                    return true;
-                }
-            }
-            return false;
-        } else if (stop instanceof StopAt.Crossing) {
-            return toCrossing((StopAt.Crossing) stop, to);
-        }
-        forward(to);
-        return false;
+        return new Stopping(this, events).advance(seconds, stop);
     }
 
     /**
@@ -197,40 +191,12 @@ public final class Run {
      * @return whether it ever was; if not, the moment stays as it is
      */
     public boolean back(StopAt stop) {
-        double now = experiment.time();
-        if (stop instanceof StopAt.Time) {
-            double at = ((StopAt.Time) stop).time();
-            if (at < now) {
-                seek(at);
-            }
-            return at < now;
-        } else if (stop instanceof StopAt.Happening) {
-            StopAt.Happening event = (StopAt.Happening) stop;
-            double at = events.nthBefore(now, event.event(), event.count());
-            if (!Double.isNaN(at)) {
-                seek(at);
-            }
-            return !Double.isNaN(at);
-        }
-        StopAt.Crossing crossing = (StopAt.Crossing) stop;
-        // Stretch by stretch backwards, each forwards: what is gone back over has to be computed again.
-        CrossingSearch search = new CrossingSearch(this);
-        double stretch = STRETCH * manifest.interval();
-        double clear = now - 1e-6 * manifest.interval();
-        for (double to = now; to > 0; to -= stretch) {
-            double from = Math.max(0, to - stretch);
-            double last = Double.NaN;
-            for (double at = search.first(crossing, from, Math.min(to, clear)); at < clear;
-                    at = search.first(crossing, at, Math.min(to, clear))) {
-                last = at;
-            }
-            if (!Double.isNaN(last)) {
-                seek(last);
-                return true;
-            }
-        }
-        seek(now);
-        return false;
+        return new Stopping(this, events).back(stop);
+    }
+
+    /** The moment nearest to a time; among steps there is none beyond the last that was done. */
+    double reachable(double time) {
+        return !inSteps ? Math.max(0, time) : Math.max(0, Math.min(actions.size(), Math.rint(time)));
     }
 
     /** How many events of a kind there are in (from, to]. */
@@ -238,8 +204,35 @@ public final class Run {
         return events.count(kind, from, to);
     }
 
-    /** Does something now. What had been recorded after now is dropped. */
+    /**
+     * Does something now. What had been recorded after now is dropped. Among steps it makes one more, or the last anew
+     * where a setting is changed that was changed just before.
+     */
     public void act(Action action) {
+        if (inSteps && isChangedOnce(action)) {
+            double before = experiment.time();
+            seek(before - 1);
+            try {
+                actAt(action);
+            } catch (IllegalArgumentException e) {
+                seek(before);
+                throw e;
+            }
+            return;
+        }
+        actAt(action);
+    }
+
+    private boolean isChangedOnce(Action action) {
+        if (done == 0 || !(action instanceof Action.Change)) {
+            return false;
+        }
+        Action last = actions.get(done - 1).action();
+        return last instanceof Action.Change
+                && ((Action.Change) last).setting().equals(((Action.Change) action).setting());
+    }
+
+    private void actAt(Action action) {
         double now = experiment.time();
         if (action instanceof Action.Change) {
             Action.Change change = (Action.Change) action;
@@ -249,13 +242,21 @@ public final class Run {
         experiment.act(action, (event, time) -> brought.add(event));
         lookAnew();
         dropAfter(now);
-        brought.forEach(event -> events.add(event, now));
         actions.add(new Recipe.Timed(now, action));
         done = actions.size();
+        if (inSteps) {
+            brought.forEach(event -> events.add(event, now + 1));
+            goTo(now + 1);
+            head = now + 1;
+            keepSnapshot();
+            sample();
+            return;
+        }
+        brought.forEach(event -> events.add(event, now));
         keepSnapshot();
         // The sample at this very instant, if there is one, was taken before the action.
-        if (Math.abs((sampleCount - 1) * manifest.interval() - now) < SAME_INSTANT * manifest.interval()) {
-            sampleCount--;
+        if (Math.abs((samples.count() - 1) * manifest.interval() - now) < SAME_INSTANT * manifest.interval()) {
+            samples.keep(samples.count() - 1);
             sample();
         }
     }
@@ -264,9 +265,35 @@ public final class Run {
         return new Recipe(manifest.id(), manifest.modelVersion(), settings.toTree(), seed, List.copyOf(actions));
     }
 
+    /** What was done at one of the actions so far, in words, counted from 0. */
+    public String actionInWords(int which) {
+        return actions.get(which).action().inWords(manifest, settingsNow());
+    }
+
+    /** What dragging one of an act's things to a place in metres would mean now; null where it means nothing. */
+    public Action.Perform dragged(Act act, int which, double x, double y, Map<String, Object> otherwise) {
+        Map<String, Object> meant = apparatus.dragged(act, which, x, y, settingsNow());
+        if (meant == null) {
+            return null;
+        }
+        Map<String, Object> with = new LinkedHashMap<>(otherwise);
+        with.putAll(meant);
+        return new Action.Perform(act.id(), with);
+    }
+
+    /** How many actions have been done by the moment shown. */
+    public int actionsDone() {
+        return done;
+    }
+
+    /** The same run from its beginning, recorded as far as this one. */
+    Run again() {
+        return replay(apparatus, recipe(), head);
+    }
+
     /** Samples of a channel from time 0 at the manifest's interval; {@link #sampleCount} of them count. */
     public double[] samples(Channel channel) {
-        return samples[channel.index()];
+        return samples.of(channel);
     }
 
     /**
@@ -274,11 +301,11 @@ public final class Run {
      * {@link #sampleCount} pairs of them count.
      */
     public double[] path(Handle handle) {
-        return paths[handle.index()];
+        return samples.path(handle);
     }
 
     public int sampleCount() {
-        return sampleCount;
+        return samples.count();
     }
 
     /** Which event (its place in the manifest) and when, of all so far: {@code place0, time0, place1, time1, …}. */
@@ -286,24 +313,30 @@ public final class Run {
         return events.toArray();
     }
 
-    private void forward(double target) {
+    /** Computes on, or goes over what is recorded, to a moment not before the present. */
+    void forward(double target) {
         double interval = manifest.interval();
         // Within what is recorded the actions of the past are done again as they come, several at one time too.
-        while (done < actions.size() && actions.get(done).time() <= target) {
+        while (done < actions.size() && isDone(actions.get(done), target)) {
             goTo(actions.get(done).time());
             experiment.act(actions.get(done).action(), this::note);
             lookAnew();
             done++;
         }
-        while (sampleCount * interval <= target) {
-            goTo(Math.max(experiment.time(), sampleCount * interval));
+        while (samples.count() * interval <= target) {
+            goTo(Math.max(experiment.time(), samples.count() * interval));
             sample();
-            if (checkpoints.isDue(sampleCount)) {
+            if (checkpoints.isDue(samples.count())) {
                 keepSnapshot();
             }
         }
         goTo(target);
         head = Math.max(head, target);
+    }
+
+    /** Whether an action has been done by a moment; a step's is done on the way to the next. */
+    private boolean isDone(Recipe.Timed timed, double by) {
+        return inSteps ? timed.time() < by : timed.time() <= by;
     }
 
     private void goTo(double time) {
@@ -313,16 +346,6 @@ public final class Run {
 
     private void note(Event event, double time) {
         events.note(event, time, head);
-    }
-
-    private boolean toCrossing(StopAt.Crossing stop, double to) {
-        double at = new CrossingSearch(this).first(stop, experiment.time(), to);
-        if (Double.isNaN(at)) {
-            forward(to);
-            return false;
-        }
-        seek(at);
-        return true;
     }
 
     /** The moment, its actions and state, to come back to while a crossing is looked for. */
@@ -341,23 +364,7 @@ public final class Run {
     }
 
     private void sample() {
-        if (sampleCount == samples[0].length) {
-            for (int i = 0; i < samples.length; i++) {
-                samples[i] = Arrays.copyOf(samples[i], 2 * sampleCount);
-            }
-            for (int i = 0; i < paths.length; i++) {
-                paths[i] = Arrays.copyOf(paths[i], 4 * sampleCount);
-            }
-        }
-        for (int i = 0; i < samples.length; i++) {
-            samples[i][sampleCount] = readings().values()[i];
-        }
-        for (int i = 0; i < paths.length; i++) {
-            Place at = manifest.handles().get(i).at();
-            paths[i][2 * sampleCount] = scene().of(at.x());
-            paths[i][2 * sampleCount + 1] = scene().of(at.y());
-        }
-        sampleCount++;
+        samples.take(readings(), scene());
     }
 
     private void keepSnapshot() {
@@ -379,9 +386,9 @@ public final class Run {
 
     private void dropAfter(double now) {
         head = now;
-        sampleCount = Math.min(sampleCount, (int) Math.floor(now / manifest.interval() + 1e-9) + 1);
+        samples.keep((int) Math.floor(now / manifest.interval() + 1e-9) + 1);
         events.dropAfter(now);
-        while (!actions.isEmpty() && actions.get(actions.size() - 1).time() > now) {
+        while (!actions.isEmpty() && !isDone(actions.get(actions.size() - 1), now)) {
             actions.remove(actions.size() - 1);
         }
         checkpoints.dropAfter(now);

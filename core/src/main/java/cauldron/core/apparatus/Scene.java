@@ -4,10 +4,12 @@ package cauldron.core.apparatus;
 public final class Scene {
 
     private final double[] values;
+    private final double[][] curves;
 
     /** An empty one for an apparatus. */
     public Scene(Manifest manifest) {
         values = new double[manifest.scene().size()];
+        curves = new double[manifest.curves().size()][0];
     }
 
     /** Puts something at a place. */
@@ -24,6 +26,21 @@ public final class Scene {
     /** Puts a flag up or down. */
     public void put(Flag flag, boolean up) {
         values[flag.index()] = up ? 1 : 0;
+    }
+
+    /** Notes a number that is neither a place nor a length. */
+    public void put(SceneNumber number, double value) {
+        values[number.index()] = value;
+    }
+
+    /** Lays a curve through points in metres: x and y by turns. The array is kept, and not to be changed. */
+    public void put(SceneCurve curve, double[] points) {
+        curves[curve.index()] = points;
+    }
+
+    /** A curve's points in metres: x and y by turns. */
+    public double[] of(SceneCurve curve) {
+        return curves[curve.index()];
     }
 
     /** The value of a field; a flag is 0 or 1. */

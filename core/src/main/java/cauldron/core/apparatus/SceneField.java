@@ -3,11 +3,11 @@ package cauldron.core.apparatus;
 import cauldron.core.Tree;
 import java.util.Map;
 
-/** One number of the scene: a coordinate or length in metres, or a flag. */
-public abstract sealed class SceneField extends Declared permits Coordinate, Flag {
+/** One number of the scene: a coordinate or length in metres, a plain number, or a flag. */
+public abstract sealed class SceneField extends Declared permits Coordinate, Flag, SceneNumber {
 
     /** What a field stands for, and so how a film turns it into picture coordinates. */
-    public enum Kind { X, Y, LENGTH, FLAG }
+    public enum Kind { X, Y, LENGTH, NUMBER, FLAG }
 
     private final Kind kind;
     private boolean filmed;

@@ -4,9 +4,9 @@ import java.util.Map;
 
 /**
  * Something that can be set on an apparatus. Values are kept as {@link Double} (in the setting's own
- * unit, which is what people see and type), {@link String} (a choice's id) or {@link Boolean}.
+ * unit, which is what people see and type), {@link String} (a choice's id), {@link Boolean}, or as a list (items).
  */
-public abstract sealed class Setting extends Declared permits Amount, Choice, Switch {
+public abstract sealed class Setting extends Declared permits Amount, Choice, Items, Pick, Switch {
 
     private String group = "";
     private boolean live;

@@ -4,15 +4,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** A checked value for every setting of one apparatus. Immutable. */
+/** A checked value for every setting of one apparatus, of one item of a list or of one act. Immutable. */
 public final class Settings {
 
     private final List<Setting> declared;
     private final Object[] values;
+    /** Lists of items as they were read, where they were asked for. */
+    private final Object[] read;
 
     private Settings(List<Setting> declared, Object[] values) {
         this.declared = declared;
         this.values = values;
+        this.read = new Object[values.length];
     }
 
     /**
@@ -21,13 +24,31 @@ public final class Settings {
      * @throws SettingException if a value is out of range or names no setting
      */
     public static Settings of(Manifest manifest, Map<String, ?> some) {
-        Object[] all = new Object[manifest.settings().size()];
-        for (Setting setting : manifest.settings()) {
+        return of(manifest.settings(), some, manifest.name());
+    }
+
+    /**
+     * The same for whatever has settings.
+     *
+     * @param owner what has them, in words
+     */
+    static Settings of(List<Setting> declared, Map<String, ?> some, String owner) {
+        Object[] all = new Object[declared.size()];
+        int named = 0;
+        for (int i = 0; i < all.length; i++) {
+            Setting setting = declared.get(i);
             Object value = some.get(setting.id());
-            all[setting.index()] = value == null ? setting.initial() : setting.check(value);
+            named += some.containsKey(setting.id()) ? 1 : 0;
+            all[i] = value == null ? setting.initial() : setting.check(value);
         }
-        some.keySet().forEach(manifest::setting);
-        return new Settings(manifest.settings(), all);
+        if (named < some.size()) {
+            for (String id : some.keySet()) {
+                if (declared.stream().noneMatch(s -> s.id().equals(id))) {
+                    throw new SettingException(id, owner + " has no setting “" + id + "”");
+                }
+            }
+        }
+        return new Settings(declared, all);
     }
 
     /** The same with one value changed. */
@@ -60,6 +81,26 @@ public final class Settings {
     /** Whether a switch is on. */
     public boolean on(Switch toggle) {
         return (Boolean) values[toggle.index()];
+    }
+
+    /** The things in a list, each with the values of its fields. */
+    @SuppressWarnings("unchecked")
+    public List<Settings> items(Items items) {
+        int i = items.index();
+        if (read[i] == null) {
+            read[i] = items.read(values[i]);
+        }
+        return (List<Settings>) read[i];
+    }
+
+    /** Which thing of its list was picked, from 0 on; {@link Pick#OTHER} for the other one. */
+    public int pick(Pick pick) {
+        return pick.place(values[pick.index()]);
+    }
+
+    /** A value as it is kept. */
+    Object kept(Setting setting) {
+        return values[setting.index()];
     }
 
     /** Every value as it is kept, by the ids of the settings. */

@@ -22,6 +22,9 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Cro
     /** Reads a condition from its tree: times in the manifest's unit of time, values in that of their channel. */
     static StopAt fromTree(Map<String, Object> tree, Manifest manifest) {
         String type = Tree.text(tree, "type");
+        if (manifest.clock() == Clock.STEPS) {
+            throw new IllegalArgumentException("Steps are gone to one by one: nothing happens between them");
+        }
         switch (type) {
             case "time":
                 return new Time(Tree.number(tree, "time") * Units.parse(manifest.timeUnit()).factor());

@@ -43,7 +43,13 @@ public final class Strains {
         return run;
     }
 
-    private static Object any(Setting setting, RandomSource chance) {
+    static Object any(Setting setting, RandomSource chance) {
+        if (setting instanceof Items items) {
+            return any(items, chance);
+        }
+        if (setting instanceof Pick pick) {
+            return String.valueOf(1 + (int) (chance.unit() * pick.from().most()));
+        }
         if (setting instanceof Amount a) {
             double steps = Math.floor((a.max() - a.min()) / a.step());
             double most = a.id().startsWith("count") ? Math.min(steps, 600 / a.step()) : steps;
@@ -56,11 +62,33 @@ public final class Strains {
         return chance.unit() < 0.5;
     }
 
+    /** As many as may be; where each must lie above the one before, spread over the range. */
+    private static Object any(Items items, RandomSource chance) {
+        int n = items.least() + (int) (chance.unit() * (items.most() - items.least() + 1));
+        List<Object> rows = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            Map<String, Object> row = new LinkedHashMap<>();
+            for (Setting field : items.fields()) {
+                row.put(field.id(), field instanceof Amount a && items.toTree().get("rising").equals(a.id())
+                        ? a.min() + (a.max() - a.min()) * (i + 0.5 * chance.unit()) / n : any(field, chance));
+            }
+            rows.add(row);
+        }
+        return rows;
+    }
+
+    private static Map<String, Object> with(Act act, RandomSource chance) {
+        Map<String, Object> with = new LinkedHashMap<>();
+        act.arguments().forEach(argument -> with.put(argument.id(), any(argument, chance)));
+        return with;
+    }
+
     private static List<Action> any(Run run, Manifest m, RandomSource chance) {
         List<Setting> live = m.settings().stream().filter(Setting::isLive).toList();
         double which = chance.unit();
-        if (which < 0.3 && !m.acts().isEmpty()) {
-            return List.of(new Action.Perform(m.acts().get((int) (chance.unit() * m.acts().size())).id()));
+        if (which < (m.clock() == Clock.STEPS ? 0.8 : 0.3) && !m.acts().isEmpty()) {
+            Act act = m.acts().get((int) (chance.unit() * m.acts().size()));
+            return List.of(new Action.Perform(act.id(), with(act, chance)));
         }
         if (which < 0.55 && !m.handles().isEmpty()) {
             Handle handle = m.handles().get((int) (chance.unit() * m.handles().size()));

@@ -21,7 +21,7 @@ class InventoryTest {
 
     @Test
     void thereAreSomeAndNoTwoOfOneId() {
-        assertThat(Inventory.all()).hasSizeGreaterThanOrEqualTo(4);
+        assertThat(Inventory.all()).hasSizeGreaterThanOrEqualTo(5);
         assertThat(Inventory.all().stream().map(a -> a.manifest().id())).doesNotHaveDuplicates();
         assertThatThrownBy(() -> Inventory.gather(List.of(new Bead(), new Bead())))
                 .hasMessage("There are two apparatus “bead”");
@@ -42,7 +42,9 @@ class InventoryTest {
     void itsPortraitShowsWhatItIsAbout(Apparatus apparatus) {
         Run run = apparatus.portrait().run();
         Frame frame = apparatus.portrait().frame();
-        assertThat(apparatus.manifest().handles()).isNotEmpty().allSatisfy(h -> {
+        assertThat(apparatus.manifest().handles().isEmpty() && apparatus.manifest().acts().stream()
+                .noneMatch(act -> act.toTree().containsKey("dragging"))).as("something to take hold of").isFalse();
+        assertThat(apparatus.manifest().handles()).allSatisfy(h -> {
             assertThat(run.scene().of(h.at().x())).isBetween(frame.left(), frame.left() + frame.width());
             assertThat(run.scene().of(h.at().y())).isBetween(frame.bottom(), frame.bottom() + frame.height());
         });

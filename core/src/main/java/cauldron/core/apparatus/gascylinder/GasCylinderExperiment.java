@@ -137,7 +137,7 @@ final class GasCylinderExperiment extends Experiment {
     }
 
     @Override
-    protected void performed(Act act, EventSink sink) {
+    protected void performed(Act act, Settings with, EventSink sink) {
         gas.setPartition(Double.NaN);
     }
 

@@ -207,7 +207,7 @@ final class HangingSpringExperiment extends OdeExperiment {
     }
 
     @Override
-    protected void performed(Act act, EventSink sink) {
+    protected void performed(Act act, Settings with, EventSink sink) {
         release();
     }
 

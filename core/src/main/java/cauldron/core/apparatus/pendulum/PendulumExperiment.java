@@ -121,7 +121,7 @@ final class PendulumExperiment extends OdeExperiment {
     }
 
     @Override
-    protected void performed(Act act, EventSink sink) {
+    protected void performed(Act act, Settings with, EventSink sink) {
         caught.set(false);
     }
 

@@ -120,7 +120,7 @@ final class PropellerGliderExperiment extends OdeExperiment {
     }
 
     @Override
-    protected void performed(Act act, EventSink sink) {
+    protected void performed(Act act, Settings with, EventSink sink) {
         if (act == d.start) {
             started.set(true);
         } else {

@@ -1,0 +1,48 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import java.util.List;
+import java.util.Map;
+
+/** Something of its own in an apparatus that channels and forces belong to: a vehicle, a load. */
+public final class Body extends Declared {
+
+    private Items list;
+    private int place;
+
+    Body(Declaration owner, String id, String name) {
+        super(owner, id, name);
+    }
+
+    @Override
+    String sort() {
+        return "body";
+    }
+
+    /** It is one of the things in a list, counted from 0; it is called as that is called, and there while that is. */
+    public Body oneOf(Items items, int which) {
+        stillOpen();
+        list = items;
+        place = which;
+        return this;
+    }
+
+    /** What it is called now; empty where it isn't there. */
+    public String nameNow(Settings now) {
+        if (list == null) {
+            return name();
+        }
+        List<Settings> all = now.items(list);
+        return place < all.size() ? list.nameOf(all, place) : "";
+    }
+
+    void check(Manifest all, Faults faults) {
+        if (list != null) {
+            faults.known(this, list, all.settings());
+        }
+    }
+
+    Map<String, Object> toTree() {
+        return Tree.of("id", id(), "name", name());
+    }
+}

@@ -1,0 +1,14 @@
+package cauldron.core.apparatus;
+
+/** What kind of time an apparatus has. */
+public enum Clock {
+    /** Seconds, however fast or slowly they are shown. */
+    CONTINUOUS,
+    /** None: the time line is the list of what was done, one step for each. */
+    STEPS;
+
+    /** As pages get it. */
+    String inWords() {
+        return name().toLowerCase();
+    }
+}

@@ -1,0 +1,215 @@
+package cauldron.core.apparatus;
+
+import cauldron.core.Tree;
+import cauldron.core.quantity.Numbers;
+import cauldron.core.quantity.Units;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A run as rows of chosen channels: at an interval, at chosen events, or one for each thing that was done. Values are
+ * those of the moment to the last bit, as a replay of the run's recipe gives them, printed as a readout shows them.
+ *
+ * @param columns what stands in them, in order
+ * @param times   when each row was, in model seconds
+ * @param rows    what stands in each, one text a column; empty where there was no value
+ */
+public record RunTable(List<Column> columns, double[] times, List<String[]> rows) {
+
+    /** The most rows that are made. */
+    public static final int MOST_ROWS = 10_000;
+    private static final double WHOLE = 1e-6;
+    private static final int TIME_FIGURES = 3;
+    private static final String EVENT = "event";
+
+    /**
+     * A column.
+     *
+     * @param id    the channel's or outcome's, or {@code time}, {@code step} or {@code event}
+     * @param label whether it holds words
+     */
+    public record Column(String id, String name, String symbol, String unit, boolean label) {
+
+        Map<String, Object> toTree() {
+            return Tree.of("id", id, "name", name, "symbol", symbol, "unit", unit, "label", label);
+        }
+    }
+
+    /** When a row is made. */
+    public enum Rows { INTERVAL, EVENTS, ACTIONS }
+
+    /**
+     * What is asked for.
+     *
+     * @param interval between rows, in model seconds; counts for rows at an interval
+     * @param events   at which rows are made
+     */
+    public record Plan(Rows at, double interval, List<Event> events, List<Channel> channels, List<Outcome> outcomes) {
+
+        /** Reads a plan: the interval in the manifest's unit of time, the others by their ids. */
+        public static Plan fromTree(Map<String, Object> tree, Manifest m) {
+            Rows at = Rows.INTERVAL;
+            for (Rows rows : Rows.values()) {
+                if (rows.name().toLowerCase().equals(Tree.text(tree, "rows"))) {
+                    at = rows;
+                }
+            }
+            List<Event> events = new ArrayList<>();
+            Tree.texts(tree, "events").forEach(id -> events.add(m.event(id)));
+            List<Channel> channels = new ArrayList<>();
+            Tree.texts(tree, "channels").forEach(id -> channels.add(m.channel(id)));
+            List<Outcome> outcomes = new ArrayList<>();
+            Tree.texts(tree, "outcomes").forEach(id -> outcomes.add(m.outcome(id)));
+            double interval = Tree.number(tree, "interval", 1) * Units.parse(m.timeUnit()).factor();
+            return new Plan(at, interval, events, channels, outcomes);
+        }
+    }
+
+    /**
+     * A run's table, from its beginning to its end.
+     *
+     * @param run which is left as it is
+     * @throws IllegalArgumentException for more rows than are made, or an interval that can't be
+     */
+    public static RunTable of(Run run, Plan plan) {
+        Manifest m = run.manifest();
+        List<String> labels = new ArrayList<>();
+        double[] times = times(run, plan, labels);
+        List<Column> columns = columns(run, plan);
+        Printed[] printed = new Printed[plan.channels().size()];
+        for (int c = 0; c < printed.length; c++) {
+            Channel channel = plan.channels().get(c);
+            printed[c] = new Printed(channel.factor(), channel.decimals());
+        }
+        Printed time = new Printed(Units.parse(m.timeUnit()).factor(), m.clock() == Clock.STEPS ? 0 : timeFigures(m, plan));
+        List<String[]> rows = new ArrayList<>();
+        int stride = stride(m, plan);
+        Run again = stride > 0 && plan.outcomes().isEmpty() ? run : run.again();
+        for (int r = 0; r < times.length; r++) {
+            String[] row = new String[columns.size()];
+            int at = 0;
+            row[at++] = time.print(times[r]);
+            if (plan.at() != Rows.INTERVAL) {
+                row[at++] = labels.get(r);
+            }
+            double[] values = again == run ? null : atMoment(again, times[r]);
+            for (int c = 0; c < printed.length; c++) {
+                row[at++] = printed[c].print(values == null ? run.samples(plan.channels().get(c))[r * stride]
+                        : values[plan.channels().get(c).index()]);
+            }
+            for (Outcome outcome : plan.outcomes()) {
+                row[at++] = new Printed(outcome.factor(), outcome.decimals()).print(again.outcome(outcome));
+            }
+            rows.add(row);
+        }
+        return new RunTable(columns, times, rows);
+    }
+
+    private static double[] atMoment(Run again, double time) {
+        again.seek(time);
+        return again.channels();
+    }
+
+    private static List<Column> columns(Run run, Plan plan) {
+        Manifest m = run.manifest();
+        List<Column> columns = new ArrayList<>();
+        boolean steps = m.clock() == Clock.STEPS;
+        columns.add(steps ? new Column("step", "step", "n", "", false) : new Column("time", "time", "t", m.timeUnit(), false));
+        if (plan.at() == Rows.EVENTS) {
+            columns.add(new Column(EVENT, EVENT, EVENT, "", true));
+        } else if (plan.at() == Rows.ACTIONS) {
+            columns.add(new Column("done", "what was done", "done", "", true));
+        }
+        for (Channel c : plan.channels()) {
+            String of = c.body() == null ? "" : c.body().nameNow(run.settingsNow());
+            columns.add(new Column(c.id(), of.isEmpty() ? c.name() : c.name() + ", " + of, c.symbol(), c.unit(), false));
+        }
+        for (Outcome o : plan.outcomes()) {
+            columns.add(new Column(o.id(), o.name(), o.symbol(), o.unit(), false));
+        }
+        return columns;
+    }
+
+    private static double[] times(Run run, Plan plan, List<String> labels) {
+        List<Double> times = new ArrayList<>();
+        if (plan.at() == Rows.ACTIONS) {
+            boolean steps = run.manifest().clock() == Clock.STEPS;
+            times.add(0.0);
+            labels.add("as it was at first");
+            int i = 0;
+            for (Recipe.Timed timed : run.recipe().actions()) {
+                String done = run.actionInWords(i++);
+                // A hand's way is one thing done, not hundreds.
+                if (!done.isEmpty()) {
+                    times.add(steps ? timed.time() + 1 : timed.time());
+                    labels.add(done);
+                }
+            }
+        } else if (plan.at() == Rows.EVENTS) {
+            double[] events = run.events();
+            for (int i = 0; i < events.length; i += 2) {
+                Event event = run.manifest().events().get((int) events[i]);
+                if (plan.events().contains(event)) {
+                    times.add(events[i + 1]);
+                    labels.add(event.name());
+                }
+            }
+        } else {
+            if (!(plan.interval() > 0)) {
+                throw new IllegalArgumentException("The interval must be above 0");
+            }
+            bounded(Math.floor(run.head() / plan.interval() + WHOLE) + 1);
+            for (int i = 0; i * plan.interval() <= run.head() + WHOLE * plan.interval(); i++) {
+                times.add(Math.min(run.head(), i * plan.interval()));
+            }
+        }
+        bounded(times.size());
+        return times.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    private static void bounded(double rows) {
+        if (rows > MOST_ROWS) {
+            throw new IllegalArgumentException("That makes " + Numbers.printShort(rows) + " rows; a table takes up to "
+                    + Numbers.printShort(MOST_ROWS) + ". Choose a longer interval.");
+        }
+    }
+
+    /** How many samples there are to a row, where rows fall on samples; else 0. */
+    private static int stride(Manifest m, Plan plan) {
+        double ratio = plan.interval() / m.interval();
+        boolean whole = plan.at() == Rows.INTERVAL && Math.abs(ratio - Math.rint(ratio)) < WHOLE && ratio > 0.5;
+        return whole ? (int) Math.rint(ratio) : 0;
+    }
+
+    /** Decimals of a time: as a readout shows it, or as many as an interval needs. */
+    private static int timeFigures(Manifest m, Plan plan) {
+        int figures = m.timeUnit().equals("s") ? TIME_FIGURES : 1;
+        double own = plan.interval() / Units.parse(m.timeUnit()).factor();
+        while (plan.at() == Rows.INTERVAL && figures < 9 && Math.abs(own * Math.pow(10, figures)
+                - Math.rint(own * Math.pow(10, figures))) > WHOLE) {
+            figures++;
+        }
+        return figures;
+    }
+
+    private record Printed(double factor, int decimals) {
+
+        String print(double si) {
+            return Double.isNaN(si) ? "" : Numbers.fixed(si / factor, decimals);
+        }
+    }
+
+    /** All of it as plain data. */
+    public Map<String, Object> toTree() {
+        List<Object> heads = new ArrayList<>();
+        columns.forEach(c -> heads.add(c.toTree()));
+        List<Object> cells = new ArrayList<>();
+        rows.forEach(row -> cells.add(List.of(row)));
+        List<Object> when = new ArrayList<>();
+        for (double time : times) {
+            when.add(time);
+        }
+        return Tree.of("columns", heads, "times", when, "rows", cells);
+    }
+}
