@@ -10,21 +10,29 @@ import {
   LineChart,
   Monitor,
   PenLine,
+  Rows3,
   SlidersHorizontal,
+  Spline,
 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import type { Manifest } from '../core';
+import type { Manifest, SetUp } from '../core';
 import { Help } from '../shell/Help';
 import { pathLayer } from './BenchStage';
-import { hasAccount, type Shown } from './Dock';
+import { ENERGY, ledgersOf } from './Bars';
+import type { Shown } from './Dock';
 import { HeadButton } from './HeadButton';
+import { Select } from '../ui';
+import { SetUpMenu } from './SetUpMenu';
 import { ShowMenu } from './ShowMenu';
+import { channelItems } from './words';
 
 export type Left = 'settings' | 'trials' | null;
 
 interface Props {
   m: Manifest;
+  /** What each body is called now, as JSON, which stays the same while nothing changes. */
+  bodies: string;
   shown: Shown;
   onShow: (more: Partial<Shown>) => void;
   left: Left;
@@ -37,11 +45,13 @@ interface Props {
   onPictureOnly: (on: boolean) => void;
   projector: boolean;
   onProjector: () => void;
+  onSetUp: (s: SetUp) => void;
 }
 
 /** The head of the open bench: what is shown, and in which way. It is drawn anew only when that changes. */
 export const BenchHeader = memo(function BenchHeader({
   m,
+  bodies,
   shown,
   onShow,
   left,
@@ -54,8 +64,13 @@ export const BenchHeader = memo(function BenchHeader({
   onPictureOnly,
   projector,
   onProjector,
+  onSetUp,
 }: Props) {
   const layerItems = [...m.layers, ...m.handles.map((h) => ({ id: pathLayer(h.id), name: `Path of the ${h.name}` }))];
+  const setUps = m.setUps as SetUp[];
+  const ledgers = ledgersOf(m);
+  const bodyNames = JSON.parse(bodies) as string[];
+  const channels = channelItems(m, bodyNames);
   const panel = (which: Exclude<Left, null>) => onLeft(left === which ? null : which);
   return (
     <header
@@ -78,14 +93,31 @@ export const BenchHeader = memo(function BenchHeader({
           onClick={() => panel('trials')}
           aria-pressed={left === 'trials'}
         />
+        {setUps.length > 0 && <SetUpMenu setUps={setUps} onTake={onSetUp} />}
         <HeadButton sign={<Columns2 size={15} />} word="Side by side" onClick={() => onTwo(!two)} aria-pressed={two} />
         <HeadButton sign={<PenLine size={15} />} word="Draw" onClick={onDraw} aria-pressed={drawing} />
-        {hasAccount(m) && (
+        {ledgers.length === 1 && (
           <HeadButton
             sign={<BarChart3 size={15} />}
-            word="Energy"
-            onClick={() => onShow({ bars: !shown.bars })}
-            aria-pressed={shown.bars}
+            word={ledgers[0].id === ENERGY ? 'Energy' : 'Bars'}
+            onClick={() => onShow({ bars: shown.bars.length ? [] : [ledgers[0].id] })}
+            aria-pressed={shown.bars.length > 0}
+          />
+        )}
+        {ledgers.length > 1 && (
+          <ShowMenu
+            trigger={<HeadButton sign={<BarChart3 size={15} />} word="Bars" />}
+            items={ledgers}
+            chosen={shown.bars}
+            onChange={(bars) => onShow({ bars })}
+          />
+        )}
+        {m.profiles.length > 0 && (
+          <ShowMenu
+            trigger={<HeadButton sign={<Spline size={15} />} word="Profile" />}
+            items={m.profiles}
+            chosen={shown.profiles}
+            onChange={(profiles) => onShow({ profiles })}
           />
         )}
         {layerItems.length > 0 && (
@@ -106,15 +138,28 @@ export const BenchHeader = memo(function BenchHeader({
         )}
         <ShowMenu
           trigger={<HeadButton sign={<Gauge size={15} />} word="Readouts" />}
-          items={m.channels}
+          items={channels}
           chosen={shown.readouts}
           onChange={(readouts) => onShow({ readouts })}
         />
         <ShowMenu
           trigger={<HeadButton sign={<LineChart size={15} />} word="Graph" />}
-          items={m.channels}
+          items={channels}
           chosen={shown.graphed}
           onChange={(graphed) => onShow({ graphed })}
+        >
+          <Select
+            label="against"
+            value={shown.against}
+            onChange={(against) => onShow({ against })}
+            options={[{ id: '', name: m.clock === 'steps' ? 'the steps' : 'time' }, ...channels]}
+          />
+        </ShowMenu>
+        <HeadButton
+          sign={<Rows3 size={15} />}
+          word="Run table"
+          onClick={() => onShow({ table: !shown.table })}
+          aria-pressed={shown.table}
         />
         <HeadButton sign={<Expand size={15} />} word="Picture only" onClick={() => onPictureOnly(true)} />
         <Help at="bench" trigger={<HeadButton sign={<CircleHelp size={15} />} word="Help" />} />

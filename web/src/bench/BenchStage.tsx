@@ -1,7 +1,9 @@
 import { use } from 'react';
-import type { Run } from '../core';
+import type { Act, Run } from '../core';
 import { sceneOf } from '../scenes';
+import { isPossible } from './ActButton';
 import { BenchHandle } from './BenchHandle';
+import { DragThing } from './DragThing';
 import { DrawOver, type Tool } from './DrawOver';
 import { Grid, squareText } from '../picture/Grid';
 import { Stage, useStage } from '../picture/Stage';
@@ -60,16 +62,35 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
           )}
           <Drawing picture={picture} layers={layers} />
         </g>
-        {m.handles.map((h) => (
-          <BenchHandle
-            key={h.id}
-            handle={h}
-            picture={picture}
-            onGrab={() => bench.grab(side, h.id)}
-            onMove={(x, y) => bench.move(side, h.id, x, y)}
-            onLetGo={() => bench.letGo(side)}
-          />
-        ))}
+        {m.acts
+          .filter((act) => act.dragging && isPossible(act, picture))
+          .map((act) => {
+            const names = draggedNames(act, run);
+            return names.map((name, i) => (
+              <DragThing
+                key={`${act.id}${i}`}
+                {...{ act, name, picture }}
+                which={i}
+                meaning={(to) => bench.dragged(side, act, i, to.x, to.y).words}
+                onDrop={(to) => {
+                  const { action } = bench.dragged(side, act, i, to.x, to.y);
+                  if (action?.type === 'perform') bench.perform(side, act.id, action.with);
+                }}
+              />
+            ));
+          })}
+        {m.handles
+          .filter((h) => !h.manyField || picture.get(h.manyField) >= h.least)
+          .map((h) => (
+            <BenchHandle
+              key={h.id}
+              handle={h}
+              picture={picture}
+              onGrab={() => bench.grab(side, h.id)}
+              onMove={(x, y) => bench.move(side, h.id, x, y)}
+              onLetGo={() => bench.letGo(side)}
+            />
+          ))}
         {children?.(picture)}
         <DrawOver
           m={m}
@@ -85,13 +106,25 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
   );
 }
 
+/** What the things an act can drag are called now: those of the list that it picks from first. */
+function draggedNames(act: Act, run: Run) {
+  const pick = act.arguments.find((a) => a.type === 'pick');
+  return pick ? run.itemNames(pick.from) : [];
+}
+
 /** What has to be said of a picture: its grid, how much it is slowed, what isn't drawn to scale. */
 export function PictureNote({ bench, layers }: { bench: BenchState; layers: ReadonlySet<string> }) {
   const slowed = slowedText(bench.m);
+  const draggable = bench.m.acts.some((a) => a.dragging) && bench.live.sides[0].run.head() === 0;
   const notes = bench.m.layers.filter((l) => l.note && layers.has(l.id)).map((l) => l.note);
   return (
     <span className="rounded-house bg-sheet/80 px-2 text-fine text-soft">
-      {[squareText(bench.pictures[0]), slowed, ...(notes.length ? notes : slowed ? ['drawn to scale'] : [])]
+      {[
+        squareText(bench.pictures[0]),
+        draggable && 'drag a thing to its place',
+        slowed,
+        ...(notes.length ? notes : slowed ? ['drawn to scale'] : []),
+      ]
         .filter(Boolean)
         .join(' · ')}
     </span>

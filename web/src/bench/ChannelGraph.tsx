@@ -1,115 +1,149 @@
-import { scaleLinear } from 'd3-scale';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import type { Channel, Manifest, Run } from '../core';
-import { lookOf } from './Readouts';
+import { Toggle } from '../ui';
 import { useSize } from '../ui/useSize';
+import { Axes, padOf, rangeOf, scaleOf } from './Axes';
+import { lookOf } from './looks';
+import { channelName } from './words';
 
 const MOST_POINTS = 500;
 
-/** Channels of one unit against time, over the whole run, with a mark at the moment shown. */
+interface Series {
+  c: Channel;
+  i: number;
+  faint: boolean;
+  run: Run;
+  n: number;
+}
+
+/** Channels of one unit against time or another channel, over the whole run, with a mark at the moment shown. */
 export function ChannelGraph({
   m,
   run,
   channels,
   behind = [],
+  against = '',
 }: {
   m: Manifest;
   run: Run;
   channels: Channel[];
   behind?: Run[];
+  /** The channel that goes along; empty for time. */
+  against?: string;
 }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
+  const [log, setLog] = useState({ x: false, y: false });
   const H = 0.45 * W + 2.6 * type;
-  const PAD = { left: 3.4 * type, right: 8, top: 10, bottom: 2.6 * type };
-  const series = [run, ...behind].flatMap((r, k) =>
-    channels.map((c, i) => ({ c, i, faint: k > 0, n: r.sampleCount(), samples: r.samples(m.channels.indexOf(c)) })),
+  const other = m.channels.findIndex((c) => c.id === against);
+  const steps = m.clock === 'steps';
+  const series: Series[] = [run, ...behind].flatMap((r, k) =>
+    channels.map((c, i) => ({ c, i, faint: k > 0, run: r, n: r.sampleCount() })),
   );
-  let low = Infinity;
-  let high = -Infinity;
-  for (const { c, samples, n } of series) {
-    for (let i = 0; i < n; i++) {
-      const v = samples[i] * c.perSi;
-      if (v < low) low = v;
-      if (v > high) high = v;
-    }
-  }
-  if (!(low < high)) {
-    low = Math.min(0, Number.isFinite(low) ? low : 0);
-    high = low + (high > low ? high - low : 1);
-  }
-  const x = scaleLinear(
-    [0, Math.max(2 * m.speed, run.head(), ...behind.map((r) => r.head())) * m.timePerSi],
-    [PAD.left, W - PAD.right],
-  );
-  const y = scaleLinear([low, high], [H - PAD.bottom, PAD.top]).nice(5);
-  const path = (c: Channel, samples: Float64Array, n: number) => {
-    const every = Math.max(1, Math.ceil(n / MOST_POINTS));
+  const along = (r: Run, i: number) =>
+    other < 0 ? i * m.interval * m.timePerSi : r.samples(other)[i] * m.channels[other].perSi;
+  const up = (s: Series, i: number) => s.run.samples(m.channels.indexOf(s.c))[i] * s.c.perSi;
+  const upRange = rangeOf(points(series, up), log.y);
+  const alongRange: [number, number] =
+    other < 0
+      ? [0, Math.max(2 * m.speed, run.head(), ...behind.map((r) => r.head())) * m.timePerSi]
+      : rangeOf(
+          points(series, (s, i) => along(s.run, i)),
+          log.x,
+        );
+  const xAxis =
+    other < 0
+      ? { symbol: steps ? 'n' : 't', unit: m.timeUnit, from: alongRange[0], to: alongRange[1] }
+      : {
+          symbol: m.channels[other].symbol,
+          unit: m.channels[other].unit,
+          from: alongRange[0],
+          to: alongRange[1],
+          log: log.x,
+          nice: true,
+        };
+  const yAxis = { symbol: '', unit: '', from: upRange[0], to: upRange[1], log: log.y, nice: true };
+  const pad = padOf(type, false);
+  const x = scaleOf(xAxis, pad.left, W - pad.right);
+  const y = scaleOf(yAxis, H - pad.bottom, pad.top);
+  const seen = (a: number, b: number) =>
+    !(Number.isNaN(a) || Number.isNaN(b) || (log.x && a <= 0) || (log.y && b <= 0));
+  const path = (s: Series) => {
+    const every = Math.max(1, Math.ceil(s.n / MOST_POINTS));
     let d = '';
-    for (let i = 0; i < n; i += every) {
-      const v = samples[i] * c.perSi;
-      if (!Number.isNaN(v)) d += `${d ? 'L' : 'M'}${x(i * m.interval * m.timePerSi).toFixed(1)} ${y(v).toFixed(1)}`;
+    for (let i = 0; i < s.n; i += every) {
+      const [a, b] = [along(s.run, i), up(s, i)];
+      if (seen(a, b)) d += `${d ? 'L' : 'M'}${x(a).toFixed(1)} ${y(b).toFixed(1)}`;
     }
     return d;
   };
+  const now = run.channels();
+  const nowAt = other < 0 ? run.time() * m.timePerSi : now[other] * m.channels[other].perSi;
+  const bodies = run.bodies();
+  const name = other < 0 ? (steps ? 'the steps' : 'time') : channelName(m, m.channels[other], bodies).toLowerCase();
   return (
     <figure ref={box}>
-      <svg width={W} height={H} role="img" aria-label={`${channels.map((c) => c.name).join(', ')} against time`}>
-        {y.ticks(5).map((t) => (
-          <g key={t}>
-            <line x1={PAD.left} x2={W - PAD.right} y1={y(t)} y2={y(t)} stroke="var(--line)" />
-            <text
-              x={PAD.left - 5}
-              y={y(t) + type / 3}
-              textAnchor="end"
-              fontSize={type}
-              className="mono"
-              fill="var(--soft)"
-            >
-              {y.tickFormat(5)(t).replaceAll(',', '')}
-            </text>
-          </g>
-        ))}
-        {x.ticks(W / (5 * type)).map((t) => (
-          <text
-            key={t}
-            x={x(t)}
-            y={H - PAD.bottom + 1.2 * type}
-            textAnchor="middle"
-            fontSize={type}
-            className="mono"
-            fill="var(--soft)"
-          >
-            {t}
-          </text>
-        ))}
-        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize={type} fill="var(--ink)">
-          <tspan fontStyle="italic">t</tspan> / {m.timeUnit}
-        </text>
-        <line x1={PAD.left} x2={PAD.left} y1={PAD.top} y2={H - PAD.bottom} stroke="var(--edge)" />
-        {series.map(({ c, i, samples, faint, n }, k) => (
+      <svg
+        width={W}
+        height={H}
+        role="img"
+        aria-label={`${channels.map((c) => channelName(m, c, bodies)).join(', ')} against ${name}`}
+      >
+        <Axes {...{ x, y, width: W, height: H, pad, type }} along={xAxis} up={yAxis} />
+        {series.map((s, k) => (
           <path
             key={k}
-            d={path(c, samples, n)}
+            d={path(s)}
             fill="none"
-            stroke={lookOf(c, i).color}
-            strokeDasharray={lookOf(c, i).dash}
-            strokeWidth={faint ? 3 : 1.6}
-            strokeOpacity={faint ? 0.4 : 1}
-            data-series={faint ? undefined : c.id}
-            data-behind={faint ? c.id : undefined}
+            stroke={lookOf(s.c, s.i).color}
+            strokeDasharray={lookOf(s.c, s.i).dash}
+            strokeWidth={s.faint ? 3 : 1.6}
+            strokeOpacity={s.faint ? 0.4 : 1}
+            data-series={s.faint ? undefined : s.c.id}
+            data-behind={s.faint ? s.c.id : undefined}
           />
         ))}
-        <line
-          x1={x(run.time() * m.timePerSi)}
-          x2={x(run.time() * m.timePerSi)}
-          y1={PAD.top}
-          y2={H - PAD.bottom}
-          stroke="var(--ink)"
-          strokeWidth="1"
-        />
+        {steps &&
+          series.flatMap((s, k) =>
+            Array.from({ length: s.n }, (_, i) => {
+              const [a, b] = [along(s.run, i), up(s, i)];
+              return (
+                seen(a, b) && (
+                  <circle
+                    key={`${k}.${i}`}
+                    cx={x(a)}
+                    cy={y(b)}
+                    r="3"
+                    fill={lookOf(s.c, s.i).color}
+                    fillOpacity={s.faint ? 0.4 : 1}
+                  />
+                )
+              );
+            }),
+          )}
+        {other < 0 ? (
+          <line x1={x(nowAt)} x2={x(nowAt)} y1={pad.top} y2={H - pad.bottom} stroke="var(--ink)" strokeWidth="1" />
+        ) : (
+          channels.map((c, i) => {
+            const value = now[m.channels.indexOf(c)] * c.perSi;
+            return (
+              seen(nowAt, value) && (
+                <circle
+                  key={c.id}
+                  cx={x(nowAt)}
+                  cy={y(value)}
+                  r="5"
+                  fill="var(--sheet)"
+                  stroke={lookOf(c, i).color}
+                  strokeWidth="2.5"
+                  data-now={c.id}
+                />
+              )
+            );
+          })
+        )}
       </svg>
-      <figcaption className="flex flex-wrap gap-x-3 text-fine">
+      <figcaption className="flex flex-wrap items-center gap-x-3 text-fine">
         {channels.map((c, i) => (
           <span key={c.id} className="inline-flex items-center gap-1.5">
             <svg width="24" height="6" aria-hidden>
@@ -123,11 +157,21 @@ export function ChannelGraph({
                 strokeWidth="2"
               />
             </svg>
-            {c.name}
+            {channelName(m, c, bodies)}
             {c.unit && ` / ${c.unit}`}
           </span>
         ))}
+        {other >= 0 && (
+          <span className="ml-auto flex gap-3">
+            <Toggle label="log along" checked={log.x} onChange={(on) => setLog({ ...log, x: on })} />
+            <Toggle label="log upright" checked={log.y} onChange={(on) => setLog({ ...log, y: on })} />
+          </span>
+        )}
       </figcaption>
     </figure>
   );
+}
+
+function* points(series: Series[], of: (s: Series, i: number) => number) {
+  for (const s of series) for (let i = 0; i < s.n; i++) yield of(s, i);
 }

@@ -4,7 +4,7 @@ import { replay } from '../core/models';
 import { Dialog, Select } from '../ui';
 import { ChannelGraph } from './ChannelGraph';
 import type { KeptTrial } from './trials';
-import { nameOf, valueText } from './words';
+import { nameOf, outcomeText, valueText } from './words';
 
 /** Two trials: their settings side by side, a channel of both in one graph. */
 export function CompareDialog({
@@ -41,6 +41,18 @@ export function CompareDialog({
               <tr key={s.id} className={`border-b ${a !== b ? 'bg-wash font-semibold' : ''}`}>
                 <th scope="row" className="py-0.5 text-left font-normal">
                   {s.name}
+                </th>
+                <td className="mono">{a}</td>
+                <td className="mono">{b}</td>
+              </tr>
+            );
+          })}
+          {m.outcomes.map((o) => {
+            const [a, b] = [one, two].map((t) => outcomeText(o, t));
+            return (
+              <tr key={o.id} className={`border-b ${a !== b ? 'bg-wash font-semibold' : ''}`}>
+                <th scope="row" className="py-0.5 text-left font-normal">
+                  {o.name}
                 </th>
                 <td className="mono">{a}</td>
                 <td className="mono">{b}</td>

@@ -1,14 +1,21 @@
-import type { Manifest, Run } from '../core';
+import type { Run } from '../core';
 import { ChannelGraph } from './ChannelGraph';
-import { EnergyBars, Readouts } from './Readouts';
+import { Bars } from './Bars';
+import { ProfileGraph } from './ProfileGraph';
+import { Readouts } from './Readouts';
 import type { BenchState } from './useBench';
 
 export interface Shown {
   readouts: string[];
-  bars: boolean;
+  /** Accounts shown as bars. */
+  bars: string[];
   graphed: string[];
   layers: string[];
   histograms: string[];
+  profiles: string[];
+  /** What the graphs are drawn against: a channel, or time. */
+  against: string;
+  table: boolean;
 }
 
 /** What is read off the runs: figures, energy account, graphs of the whole run. */
@@ -26,8 +33,17 @@ export function Dock({ bench, shown, behind }: { bench: BenchState; shown: Shown
       {live.sides.map(({ run }, i) => (
         <section key={i} className="flex flex-col gap-2">
           {two && <h2 className="font-bold">Bench {'AB'[i]}</h2>}
-          {shown.readouts.length > 0 && <Readouts m={m} shown={shown.readouts} values={run.channels()} />}
-          {shown.bars && hasAccount(m) && <EnergyBars m={m} values={run.channels()} largest={accountLargest(m, run)} />}
+          {shown.readouts.length > 0 && (
+            <Readouts m={m} shown={shown.readouts} values={run.channels()} bodies={run.bodies()} />
+          )}
+          {shown.bars.map((ledger) => (
+            <Bars key={ledger} m={m} run={run} ledger={ledger} />
+          ))}
+          {m.profiles
+            .filter((p) => shown.profiles.includes(p.id))
+            .map((p) => (
+              <ProfileGraph key={p.id} m={m} run={run} profile={p} />
+            ))}
         </section>
       ))}
       {units.map((u) => (
@@ -37,30 +53,16 @@ export function Dock({ bench, shown, behind }: { bench: BenchState; shown: Shown
           run={live.sides[0].run}
           behind={[...live.sides.slice(1).map((s) => s.run), ...behind]}
           channels={chosen.filter((c) => c.unit === u)}
+          against={shown.against}
         />
       ))}
       {behind.length > 0 && chosen.length > 0 && <p className="text-fine text-soft">Faint: the earlier trial.</p>}
       {two && chosen.length > 0 && <p className="text-fine text-soft">Full lines: bench A. Faint: bench B.</p>}
       {chosen.length === 0 && (
         <p className="text-fine text-soft">
-          Under Graph, choose what to plot against time. It shows the whole run, also what is already past.
+          Under Graph, choose what to plot, and against what. It shows the whole run, also what is already past.
         </p>
       )}
     </aside>
   );
-}
-
-export function hasAccount(m: Manifest) {
-  return m.channels.some((c) => c.account);
-}
-
-/** The largest part of the account so far, so that the bars keep one scale through the run. */
-function accountLargest(m: Manifest, run: Run) {
-  let most = 0;
-  m.channels.forEach((c, i) => {
-    if (!c.account) return;
-    const samples = run.samples(i);
-    for (let k = 0; k < run.sampleCount(); k++) most = Math.max(most, Math.abs(samples[k]));
-  });
-  return most;
 }

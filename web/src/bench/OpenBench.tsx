@@ -1,8 +1,8 @@
 import { Shrink } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { useMe } from '../shell/session';
-import { isApparatus, type Manifest } from '../core';
+import { isApparatus, type Manifest, type SetUp } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -13,9 +13,11 @@ import { useApparatus } from '../scenes/useApparatus';
 import { Button, Select, Trouble } from '../ui';
 import { BenchHeader, type Left } from './BenchHeader';
 import { BenchStage, PictureNote } from './BenchStage';
-import { Dock, hasAccount, type Shown } from './Dock';
+import { ledgersOf } from './Bars';
+import { Dock, type Shown } from './Dock';
 import { DrawTools, type Tool } from './DrawOver';
 import { HistogramPanel } from './HistogramPanel';
+import { RunTablePanel } from './RunTablePanel';
 import { SettingsPanel } from './SettingsPanel';
 import { Transport } from './Transport';
 import { useDeviceShelf, type KeptTrial } from './trials';
@@ -45,13 +47,18 @@ function Bench({ m }: { m: Manifest }) {
   const { live } = bench;
   const [shown, setShown] = useState<Shown>(() => ({
     readouts: m.channels
-      .filter((c) => !c.account)
+      .filter((c) => !c.account && !c.ledger)
       .slice(0, 3)
       .map((c) => c.id),
-    bars: hasAccount(m),
+    bars: ledgersOf(m)
+      .map((l) => l.id)
+      .slice(-1),
     graphed: [],
     layers: [],
     histograms: m.distributions.slice(0, 1).map((d) => d.id),
+    profiles: [],
+    against: '',
+    table: false,
   }));
   const show = useCallback((more: Partial<Shown>) => setShown((s) => ({ ...s, ...more })), []);
   const [left, setLeft] = useState<Left>('settings');
@@ -67,7 +74,7 @@ function Bench({ m }: { m: Manifest }) {
   const at = Math.min(side, live.sides.length - 1);
   const behind = useMemo(() => (behindTrial ? [replay(behindTrial.recipe, behindTrial.until)] : []), [behindTrial]);
   const docked =
-    !pictureOnly && (shown.readouts.length > 0 || (shown.bars && hasAccount(m)) || shown.graphed.length > 0);
+    !pictureOnly && [shown.readouts, shown.bars, shown.graphed, shown.profiles].some((list) => list.length > 0);
   const leftShown = pictureOnly ? null : left;
   const layers = useMemo(() => new Set(shown.layers), [shown.layers]);
   const bins = m.distributions.filter((d) => shown.histograms.includes(d.id));
@@ -80,6 +87,17 @@ function Bench({ m }: { m: Manifest }) {
     setTool((t) => (t === null ? 'force' : null));
   }, [play]);
   const shapes = bench.shapes(at);
+  const { present } = bench;
+  const latest = useRef<(setUp: SetUp) => void>(() => undefined);
+  useEffect(() => {
+    latest.current = (setUp) => {
+      if (two) live.sideBySide(false);
+      present(setUp);
+      show(setUp.shown);
+    };
+  });
+  // The header isn't drawn anew with every frame.
+  const takeSetUp = useCallback((setUp: SetUp) => latest.current(setUp), []);
 
   return (
     <main
@@ -91,6 +109,7 @@ function Bench({ m }: { m: Manifest }) {
     >
       <BenchHeader
         m={m}
+        bodies={JSON.stringify(live.sides[0].run.bodies())}
         shown={shown}
         onShow={show}
         left={left}
@@ -103,6 +122,7 @@ function Bench({ m }: { m: Manifest }) {
         onPictureOnly={setPictureOnly}
         projector={projector.on}
         onProjector={projector.toggle}
+        onSetUp={takeSetUp}
       />
 
       {leftShown && (
@@ -188,6 +208,11 @@ function Bench({ m }: { m: Manifest }) {
               <PictureNote bench={bench} layers={layers} />
             </div>
           </div>
+          {shown.table && !pictureOnly && (
+            <div className={`flex shrink-0 flex-col bg-sheet ${beside ? 'w-[52%] border-l' : 'h-[42%] border-t'}`}>
+              <RunTablePanel m={m} run={live.sides[at].run} playing={live.playing} onSeek={live.seek} />
+            </div>
+          )}
           {bins.length > 0 && !pictureOnly && (
             <div
               className={`grid shrink-0 content-start gap-x-4 overflow-auto bg-sheet px-3 py-2 ${beside ? 'w-1/2 border-l' : 'max-h-[46%] border-t'}`}

@@ -1,5 +1,5 @@
 import { Popover } from 'radix-ui';
-import type { ReactElement } from 'react';
+import type { ReactElement, ReactNode } from 'react';
 
 /** A list of things to show or hide, opened by a button. */
 export function ShowMenu({
@@ -7,11 +7,14 @@ export function ShowMenu({
   items,
   chosen,
   onChange,
+  children,
 }: {
   trigger: ReactElement;
   items: { id: string; name: string }[];
   chosen: string[];
   onChange: (c: string[]) => void;
+  /** What else is chosen here. */
+  children?: ReactNode;
 }) {
   return (
     <Popover.Root>
@@ -33,6 +36,7 @@ export function ShowMenu({
               {c.name}
             </label>
           ))}
+          {children}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -1,11 +1,12 @@
 import { Pause, Play, Repeat, RotateCcw, SkipBack, SkipForward, StepBack, StepForward } from 'lucide-react';
 import { memo, useMemo, useRef } from 'react';
 import { Button, IconButton, Select } from '../ui';
+import { ActButton, isPossible, type Chosen } from './ActButton';
+import { Steps } from './Steps';
 import { StopAtMenu } from './StopAtMenu';
 import { neighbourEvent, TimeLine } from './TimeLine';
 import { timeText } from './time';
 import type { Act } from '../core';
-import type { Picture } from '../picture/picture';
 import type { BenchState } from './useBench';
 
 const SPEEDS: [number, string][] = [
@@ -20,18 +21,11 @@ const SPEEDS: [number, string][] = [
   [8, '8'],
 ];
 
-/** Whether an act is offered now: its flag of the scene stands as it should. */
-function offered({ shownWhen }: Act, picture: Picture) {
-  const [flag, value] = shownWhen.split('=');
-  return !shownWhen || String(picture.get(flag)) === value;
-}
-
 interface Hands {
   play: () => void;
   restart: () => void;
   step: (frames: number) => void;
   jump: (by: 1 | -1) => void;
-  perform: (act: string) => void;
 }
 
 /** The buttons of the transport. While it runs they are drawn anew only when one of them changes. */
@@ -42,8 +36,7 @@ const Buttons = memo(function Buttons({
   begun,
   atStart,
   more,
-  acts,
-  offered: ids,
+  led,
 }: {
   hands: Hands;
   compact: boolean;
@@ -51,19 +44,12 @@ const Buttons = memo(function Buttons({
   begun: boolean;
   atStart: boolean;
   more: boolean;
-  acts: Act[];
-  offered: string;
+  /** Whether something else is to be done first. */
+  led: boolean;
 }) {
-  const possible = acts.filter((a) => ids.split(' ').includes(a.id));
-  const next = possible.find((a) => a.leads);
   return (
     <>
-      {next && (
-        <Button kind="main" onClick={() => hands.perform(next.id)}>
-          {next.name}
-        </Button>
-      )}
-      <Button kind={next ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play}>
+      <Button kind={led ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play}>
         {playing ? (
           <>
             <Pause size={16} />
@@ -123,13 +109,6 @@ const Buttons = memo(function Buttons({
           <SkipForward size={15} />
         </IconButton>
       </span>
-      {possible
-        .filter((a) => a !== next)
-        .map((a) => (
-          <Button key={a.id} onClick={() => hands.perform(a.id)}>
-            {a.name}
-          </Button>
-        ))}
     </>
   );
 });
@@ -158,15 +137,37 @@ export function Transport({
         const to = neighbourEvent(now.current.live.sides[0].run, by);
         if (to !== null || by < 0) now.current.live.seek(to ?? 0);
       },
-      perform: (act) => {
-        const { live: runs, m: its, perform } = now.current;
-        runs.sides.forEach((_, i) => perform(i, act));
-        // What had to be done before anything moves is done to see it move.
-        if (its.acts.find((a) => a.id === act)?.leads) runs.play(true);
-      },
     }),
     [],
   );
+  const perform = (act: Act, chosen?: Chosen) => {
+    let error: string | undefined;
+    live.sides.forEach((_, i) => (error = bench.perform(i, act.id, chosen) ?? error));
+    // What had to be done before anything moves is done to see it move.
+    if (act.leads && m.clock !== 'steps') live.play(true);
+    return error;
+  };
+  const possible = m.acts.filter((act) => isPossible(act, bench.pictures[0]));
+  const next = possible.find((a) => a.leads);
+  const button = (act: Act, main: boolean) => (
+    <ActButton
+      key={act.id}
+      {...{ m, run, act, main }}
+      chosen={bench.chosen[act.id]}
+      onChoose={(c) => bench.choose(act.id, c)}
+      onDo={(c) => perform(act, c)}
+    />
+  );
+  if (m.clock === 'steps')
+    return (
+      <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
+        <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+          {possible.map((a, i) => button(a, next ? a === next : i === 0))}
+          <Steps bench={bench} compact={!!compact} />
+          {children}
+        </div>
+      </footer>
+    );
   const loop = () => {
     if (live.loop && live.loop.to < Infinity) live.setLoop(null);
     else if (live.loop) live.setLoop(run.time() > live.loop.from ? { from: live.loop.from, to: run.time() } : null);
@@ -174,10 +175,11 @@ export function Transport({
   };
   const loopName = !live.loop ? 'Loop: begin here' : live.loop.to === Infinity ? 'Loop: end here' : 'Leave the loop';
   // With acts beside the other buttons the time line needs a row of its own sooner.
-  const possible = m.acts.length > 0;
+  const acting = m.acts.length > 0;
   return (
     <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+        {next && button(next, true)}
         <Buttons
           hands={hands}
           compact={!!compact}
@@ -185,14 +187,11 @@ export function Transport({
           begun={begun}
           atStart={run.time() === 0}
           more={begun && neighbourEvent(run, 1) !== null}
-          acts={m.acts}
-          offered={m.acts
-            .filter((act) => offered(act, bench.pictures[0]))
-            .map((act) => act.id)
-            .join(' ')}
+          led={!!next}
         />
+        {possible.filter((a) => a !== next).map((a) => button(a, false))}
         <span
-          className={`flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full ${possible ? '@max-7xl:-order-1 @max-7xl:basis-full' : ''}`}
+          className={`flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full ${acting ? '@max-7xl:-order-1 @max-7xl:basis-full' : ''}`}
         >
           <TimeLine
             m={m}

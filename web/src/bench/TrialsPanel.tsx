@@ -7,9 +7,9 @@ import { sceneOf } from '../scenes';
 import { NO_LAYERS, pictureOfRun } from '../picture/picture';
 import { Button, inputClass, Trouble } from '../ui';
 import { CompareDialog } from './CompareDialog';
-import { timeText } from './time';
+import { lengthText } from './time';
 import type { KeptTrial, TrialShelf } from './trials';
-import { nameOf, summary } from './words';
+import { nameOf, outcomeText, summary } from './words';
 
 interface Props {
   m: Manifest;
@@ -93,9 +93,10 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
                     />
                   </label>
                   <p className="text-fine text-soft">
-                    {dayAndTime(t.at)} · <span className="mono whitespace-nowrap">{timeText(m, t.until, 1)}</span>
+                    {dayAndTime(t.at)} · <span className="mono whitespace-nowrap">{lengthText(m, t.until)}</span>
                   </p>
                   <p className="text-fine">{summary(m, t.recipe.settings)}</p>
+                  <CameTo m={m} trial={t} />
                 </div>
               </div>
               {why && <p className="text-fine text-copper">{why}</p>}
@@ -154,9 +155,31 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
   );
 }
 
+/** What a trial came to. */
+function CameTo({ m, trial }: { m: Manifest; trial: KeptTrial }) {
+  const known = m.outcomes.filter((o) => trial.outcomes?.[o.id] !== undefined);
+  if (known.length === 0) return null;
+  return (
+    <dl className="text-fine" data-outcomes>
+      {known.map((o) => (
+        <div key={o.id} className="flex justify-between gap-2">
+          <dt className="text-soft">{o.name}</dt>
+          <dd className="mono whitespace-nowrap">{outcomeText(o, trial)}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
 function Thumbnail({ m, trial }: { m: Manifest; trial: KeptTrial }) {
   const { Drawing } = use(sceneOf(m.id));
-  const picture = pictureOfRun(m, Float64Array.from(trial.scene), Float64Array.from(trial.frame));
+  const picture = pictureOfRun(
+    m,
+    Float64Array.from(trial.scene),
+    Float64Array.from(trial.frame),
+    undefined,
+    trial.curves?.map((c) => Float64Array.from(c)),
+  );
   return (
     <svg
       className="h-16 w-20 shrink-0 rounded-house border bg-stage"

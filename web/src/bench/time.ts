@@ -5,6 +5,12 @@ export function timeText(m: Manifest, seconds: number, decimals = m.timeUnit ===
   return `${printFixed(seconds * m.timePerSi, decimals)} ${m.timeUnit}`;
 }
 
+/** How long a run is, in its time or its steps. */
+export function lengthText(m: Manifest, until: number) {
+  if (m.clock === 'steps') return until === 1 ? '1 step' : `${until} steps`;
+  return timeText(m, until, 1);
+}
+
 /** How much slower than life it is shown, or null where it is shown as it is. */
 export function slowedText(m: Manifest) {
   if (m.speed === 1) return null;

@@ -18,6 +18,10 @@ export interface KeptTrial {
   /** The scene when it was kept, for its small picture. */
   scene: number[];
   frame: number[];
+  /** The lines of the scene, for its small picture, too. */
+  curves?: number[][];
+  /** What it came to, in the outcomes' own units. */
+  outcomes?: Record<string, number>;
   sketches: Sketch[];
   removed?: boolean;
 }

@@ -1,7 +1,16 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { initialSettings, type Manifest, type SettingValue, type SettingValues } from '../core';
+import {
+  initialSettings,
+  type Act,
+  type Manifest,
+  type Run,
+  type SetUp,
+  type SettingValue,
+  type SettingValues,
+} from '../core';
 import { placed, whyNotReplay } from '../core/models';
 import { pictureOfRun, toMetres, type LivePicture } from '../picture/picture';
+import { argumentsOf, type Chosen } from './ActButton';
 import type { Shape, Sketch } from './DrawOver';
 import type { KeptTrial, TrialShelf } from './trials';
 import { useRuns } from './useRuns';
@@ -17,10 +26,19 @@ interface Identity {
   at: string;
 }
 
+/** What a run has come to, by the ids of its outcomes, in their own units; those that aren't settled are left out. */
+function outcomesOf(m: Manifest, run: Run) {
+  const values = run.outcomes();
+  return Object.fromEntries(
+    m.outcomes.flatMap((o, i) => (Number.isNaN(values[i]) ? [] : [[o.id, values[i] * o.perSi]])),
+  );
+}
+
 /** A bench at work: runs, what changes them, and the history in which each is kept. */
 export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, seed?: number) {
   const live = useRuns(m, { ...initialSettings(m), ...setup }, seed);
   const [trouble, setTrouble] = useState<string | undefined>();
+  const [chosen, setChosen] = useState<Record<string, Chosen>>({});
   const [sketches, setSketches] = useState<Sketch[]>([]);
   const identities = useRef<(Identity | null)[]>([null, null]);
   const issued = useRef(0);
@@ -57,6 +75,8 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
         settings: s.settings,
         scene: [...s.run.scene()],
         frame: [...s.run.frame(m.views[0].id)],
+        ...(m.curves.length && { curves: m.curves.map((_, i) => [...s.run.curve(i)]) }),
+        ...(m.outcomes.length && { outcomes: outcomesOf(m, s.run) }),
         sketches: drawn.filter((d) => d.side === side),
       });
     },
@@ -91,19 +111,32 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
       restart({ side, settings: next });
     }
   };
+  /** Before anything has run, and where there is no time, a hand sets the apparatus up rather than moving it. */
+  const settingUp = (side: number) => m.clock === 'steps' || live.sides[side].run.head() === 0;
   const grab = (side: number, handle: string) => {
-    if (live.sides[side].run.head() > 0) setTrouble(live.act(side, { type: 'grab', handle }));
+    if (m.clock === 'steps' && live.sides[side].run.head() > 0) restart({ side });
+    else if (!settingUp(side)) setTrouble(live.act(side, { type: 'grab', handle }));
   };
   const move = (side: number, handle: string, x: number, y: number) => {
     const s = live.sides[side];
     const at = toMetres(pictures[side], x, y);
-    if (s.run.head() > 0) live.act(side, { type: 'move', ...at });
+    if (!settingUp(side)) live.act(side, { type: 'move', ...at });
     else live.restart({ side, settings: { ...s.settings, ...placed(m.id, handle, at.x, at.y, s.settings) } });
   };
   const letGo = (side: number) => {
-    if (live.sides[side].run.head() > 0) live.act(side, { type: 'letGo' });
+    if (!settingUp(side)) live.act(side, { type: 'letGo' });
   };
-  const perform = (side: number, act: string) => setTrouble(live.act(side, { type: 'perform', act }));
+  const perform = (side: number, act: string, done?: Chosen) => {
+    const error = live.act(side, { type: 'perform', act, ...(done && { with: done }) });
+    setTrouble(error);
+    return error;
+  };
+  const choose = (act: string, next: Chosen) => setChosen({ ...chosen, [act]: next });
+  /** What dragging one of an act's things to a place of the picture would mean now. */
+  const dragged = (side: number, act: Act, which: number, x: number, y: number) => {
+    const at = toMetres(pictures[side], x, y);
+    return live.sides[side].run.dragged(act.id, which, at.x, at.y, argumentsOf(act, chosen[act.id]));
+  };
   /** Puts a kept trial back on the bench, to look at again or to go on from. */
   const load = (t: KeptTrial) => {
     const why = whyNotReplay(t.recipe);
@@ -114,6 +147,13 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     identities.current = [{ id: t.id, number: t.number, name: t.name, note: t.note, at: t.at }, null];
     setSketches(t.sketches);
     live.load(t.recipe, t.until);
+  };
+  /** Puts a run that is kept ready on the bench, as a new trial. */
+  const present = (setUp: SetUp) => {
+    keepAll();
+    afresh();
+    live.load(setUp.recipe, setUp.until);
+    live.seek(setUp.at);
   };
   /** A new run with the settings a kept one began with. */
   const repeat = (t: KeptTrial) => restart({ side: 0, settings: t.recipe.settings });
@@ -126,6 +166,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
       run.scene(),
       run.frame(m.views[0].id),
       run.crowdCount() > 0 ? { values, count: run.crowdCount() } : undefined,
+      m.curves.map((_, i) => run.curve(i)),
     );
   });
   // What was drawn belongs to one moment, and is seen only there.
@@ -147,9 +188,13 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     move,
     letGo,
     perform,
+    chosen,
+    choose,
+    dragged,
     restart,
     load,
     repeat,
+    present,
     pictures,
     shapes,
     draw,

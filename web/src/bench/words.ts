@@ -1,4 +1,15 @@
-import { isShown, printShort, type Distribution, type Manifest, type SettingValues } from '../core';
+import {
+  isShown,
+  printFixed,
+  printShort,
+  type Channel,
+  type Distribution,
+  type ItemsSetting,
+  type ItemValues,
+  type Manifest,
+  type Outcome,
+  type SettingValues,
+} from '../core';
 import type { KeptTrial } from './trials';
 
 /** What a trial is called. */
@@ -6,17 +17,53 @@ export function nameOf(t: KeptTrial) {
   return t.name || `Trial ${t.number}`;
 }
 
+/** What a trial came to, as people read it. */
+export function outcomeText(o: Outcome, t: KeptTrial) {
+  const value = t.outcomes?.[o.id];
+  return value === undefined ? '–' : `${printFixed(value, o.figures)} ${o.unit}`;
+}
+
+/** A channel's name, with the body it belongs to. */
+export function channelName(m: Manifest, c: Channel, bodies: string[]) {
+  const of = c.body ? bodies[m.bodies.findIndex((b) => b.id === c.body)] : '';
+  return of ? `${c.name}, ${of.toLowerCase()}` : c.name;
+}
+
+/** Channels of bodies that are there, by the names they have now. */
+export function channelItems(m: Manifest, bodies: string[]) {
+  return m.channels
+    .filter((c) => !c.body || bodies[m.bodies.findIndex((b) => b.id === c.body)])
+    .map((c) => ({ id: c.id, name: channelName(m, c, bodies) }));
+}
+
 /** A setting's value as people read it. */
 export function valueText(m: Manifest, values: SettingValues, id: string) {
   const s = m.settings.find((x) => x.id === id)!;
   if (s.type === 'switch') return values[id] ? 'on' : 'off';
   if (s.type === 'choice') return s.options.find((o) => o.id === values[id])?.name ?? '';
+  if (s.type === 'items') return itemsText(s, values[id] as ItemValues[]);
   return `${printShort(values[id] as number)}${s.unit && ` ${s.unit}`}`;
+}
+
+/** A list of things in a line: what each is, and its numbers. */
+function itemsText(s: ItemsSetting, rows: ItemValues[]) {
+  const one = (row: ItemValues) =>
+    s.fields
+      .map((f) => {
+        if (f.type === 'choice') return f.options.find((o) => o.id === row[f.id])?.name.toLowerCase() ?? '';
+        return `${printShort(row[f.id] as number)} ${f.unit}`;
+      })
+      .join(' ');
+  return rows.map(one).join(', ');
+}
+
+function alike(a: unknown, b: unknown) {
+  return a === b || JSON.stringify(a) === JSON.stringify(b);
 }
 
 /** What was set otherwise than it is at first, in a few words. */
 export function summary(m: Manifest, values: SettingValues) {
-  const changed = m.settings.filter((s) => isShown(s.shownWhen, values) && values[s.id] !== s.initial);
+  const changed = m.settings.filter((s) => isShown(s.shownWhen, values) && !alike(values[s.id], s.initial));
   if (changed.length === 0) return 'as it is at first';
   return (
     changed

@@ -2,8 +2,13 @@
 import * as door from './generated/bench.js';
 import type { Counted, Distribution, Failure, Recipe, Run, SettingValue, SettingValues } from './types';
 
-export function checkSetting(apparatus: string, setting: string, value: SettingValue) {
-  return door.checkSetting(apparatus, setting, value) as { value: SettingValue } | Failure;
+/** `owner`: empty for the apparatus itself, else the id of its list or its act. */
+export function checkSetting(apparatus: string, owner: string, setting: string, value: SettingValue) {
+  return door.checkSetting(apparatus, owner, setting, value) as { value: SettingValue } | Failure;
+}
+/** A list of things with one more. */
+export function addItem(apparatus: string, setting: string, value: SettingValue) {
+  return door.addItem(apparatus, setting, value) as { value: SettingValue } | Failure;
 }
 export function placed(apparatus: string, handle: string, x: number, y: number, settings: SettingValues) {
   return door.placed(apparatus, handle, x, y, settings) as SettingValues;

@@ -4,11 +4,36 @@ import type { RunDoor } from './generated/bench';
 
 export type { Instrument, Manifest, Portrait } from './generated/apparatus/shapes';
 
-export type SettingValue = number | string | boolean;
+/** One of a list of things: values of its fields. */
+export type ItemValues = Record<string, number | string | boolean>;
+export type SettingValue = number | string | boolean | ItemValues[];
 export type SettingValues = Record<string, SettingValue>;
 
 export type Setting = Manifest['settings'][number];
 export type AmountSetting = Extract<Setting, { type: 'amount' }>;
+export type ItemsSetting = Extract<Setting, { type: 'items' }>;
+export type Argument = Act['arguments'][number];
+export type Outcome = Manifest['outcomes'][number];
+/** A bench made ready for demonstrating one thing. */
+export interface SetUp {
+  id: string;
+  name: string;
+  about: string;
+  recipe: Recipe;
+  /** How far it was run, and the moment it is shown at. */
+  until: number;
+  at: number;
+  shown: {
+    readouts: string[];
+    graphed: string[];
+    against: string;
+    bars: string[];
+    profiles: string[];
+    layers: string[];
+    table: boolean;
+  };
+}
+export type Profile = Manifest['profiles'][number];
 export type Channel = Manifest['channels'][number];
 export type Distribution = Manifest['distributions'][number];
 export type Handle = Manifest['handles'][number];
@@ -18,7 +43,7 @@ export type Action =
   | { type: 'grab'; handle: string }
   | { type: 'move'; x: number; y: number }
   | { type: 'letGo' }
-  | { type: 'perform'; act: string };
+  | { type: 'perform'; act: string; with?: Record<string, SettingValue> };
 export type StopAt =
   | { type: 'time'; time: number }
   | { type: 'event'; event: string; count: number }
@@ -26,7 +51,38 @@ export type StopAt =
 export interface Failure {
   error: string;
 }
-export type Run = Omit<RunDoor, 'act' | 'stopAt' | 'back' | 'recipe' | 'settings'> & {
+/** When a row of a run table is made, and what stands in it. */
+export interface TablePlan {
+  rows: 'interval' | 'events' | 'actions';
+  /** In the manifest's unit of time. */
+  interval: number;
+  events: string[];
+  channels: string[];
+  outcomes: string[];
+}
+/** A run as rows. */
+export interface RunTable {
+  columns: { id: string; name: string; symbol: string; unit: string; label: boolean }[];
+  /** When each row was, in model seconds. */
+  times: number[];
+  rows: string[][];
+}
+type Told =
+  'act' | 'stopAt' | 'back' | 'recipe' | 'settings' | 'profile' | 'bodies' | 'itemNames' | 'dragged' | 'table';
+export type Run = Omit<RunDoor, Told> & {
+  profile(which: number): { name: string; points: Float64Array }[];
+  /** What each body is called now; empty where it isn't there. */
+  bodies(): string[];
+  /** What each thing of a list is called now. */
+  itemNames(setting: string): string[];
+  dragged(
+    act: string,
+    which: number,
+    x: number,
+    y: number,
+    otherwise: Record<string, SettingValue>,
+  ): { action?: Action; words?: string };
+  table(plan: TablePlan): RunTable | Failure;
   act(action: Action): Partial<Failure>;
   stopAt(condition: StopAt): Partial<Failure>;
   recipe(): Recipe;

@@ -44,6 +44,8 @@ export class Film {
       width,
       height,
       scale,
+      // A film has no curves yet: only open benches have any.
+      curve: () => '',
       get: (field) => {
         const i = moving.indexOf(field);
         const raw = i < 0 ? still[field] : this.body[frame * moving.length + i];

@@ -1,4 +1,4 @@
-import type { Worked } from '../core';
+import type { ColumnSpec, Worked } from '../core';
 import { Symbol } from '../ui';
 import { ColumnMenu } from './ColumnMenu';
 import { HeadNote } from './HeadNote';
@@ -23,7 +23,12 @@ export function TableHead({ table, worked: { columns: results }, readOnly, ops, 
           <span className="sr-only">Row</span>
         </th>
         {table.columns.map((c, i) => (
-          <th key={c.id} scope="col" className="px-1.5 pb-1 text-left font-semibold">
+          <th
+            key={c.id}
+            scope="col"
+            className="px-1.5 pb-1 text-left font-semibold"
+            style={{ minWidth: `${widthOf(table, c)}ch` }}
+          >
             {readOnly ? (
               <span className="block leading-tight">
                 {c.name} {c.kind !== 'label' && <Symbol text={c.symbol} />}
@@ -63,4 +68,18 @@ export function TableHead({ table, worked: { columns: results }, readOnly, ops, 
       </tr>
     </thead>
   );
+}
+
+/** Rows that are looked at for how much room a column needs. */
+const LOOKED_AT = 40;
+const WIDEST = 24;
+
+/** How many characters a column has to have room for, with the sign of a reading beside them. */
+function widthOf(table: NotebookTable, column: ColumnSpec) {
+  let most = 0;
+  for (const r of table.rows.slice(0, LOOKED_AT)) {
+    const cell = table.cells[`${r.id}/${column.id}`];
+    most = Math.max(most, (cell?.text.length ?? 0) + (cell?.reading ? 4 : 1));
+  }
+  return Math.min(WIDEST, most);
 }

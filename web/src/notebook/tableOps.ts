@@ -1,7 +1,7 @@
-import { convert, type ColumnSpec } from '../core';
+import { convert, type ColumnSpec, type RunTable } from '../core';
 import type { Brought } from './ImportDialog';
 import type { Change } from './journal';
-import { nextRow, rowsChange, type NotebookTable, type RowWords } from './table';
+import { nextRow, rowsChange, type NotebookTable, type Reading, type RowWords } from './table';
 import type { Edits } from './useEdits';
 
 /** What can be done to a table besides typing; each is one step that can be taken back. */
@@ -87,6 +87,35 @@ export function tableOps(table: NotebookTable, edits: Edits) {
         ),
       ]);
     },
+    /** Takes in a run's table below what stands there, as one step; each value knows its trial and its moment. */
+    takeRun: ({ columns: heads, rows: lines, times }: RunTable, reading: (time: number) => Reading) => {
+      const taken = new Set(table.columns.map((c) => c.symbol));
+      const fresh: ColumnSpec[] = [];
+      const into = heads.map((head) => columnFor(table.columns, head) ?? freshFor(head, taken, fresh));
+      const texts = heads.map((head, j) => {
+        const said = lines.map((line) => line[j]);
+        if (head.label || head.unit === into[j].unit) return said;
+        const answer = convert(said, head.unit, into[j].unit);
+        return 'texts' in answer ? answer.texts : said;
+      });
+      const next = rowsFrom(order.length, lines.length);
+      edits.apply([
+        ...(fresh.length ? [columns([...table.columns, ...fresh])] : []),
+        rows(next),
+        ...lines.flatMap((_, i) =>
+          into.flatMap((c, j) =>
+            texts[j][i] === ''
+              ? []
+              : [
+                  {
+                    slot: `cell/${next[order.length + i]}/${c.id}`,
+                    value: { text: texts[j][i], ...(c.kind === 'measured' && { reading: reading(times[i]) }) },
+                  },
+                ],
+          ),
+        ),
+      ]);
+    },
     /** Writes lines of texts, from a cell on, into the columns that can be typed in. */
     paste: (at: number, column: string, lines: string[][]) => {
       const typed = table.columns.filter((c) => c.kind === 'measured' || c.kind === 'label');
@@ -105,6 +134,33 @@ export function tableOps(table: NotebookTable, edits: Edits) {
       edits.apply(changes);
     },
   };
+}
+
+type RunColumn = RunTable['columns'][number];
+
+/** The column that takes in a column of a run: of one symbol, in a unit of one kind. */
+function columnFor(columns: ColumnSpec[], head: RunColumn) {
+  const alike = columns.find(
+    (c) =>
+      c.kind === (head.label ? 'label' : 'measured') && (head.label ? c.name === head.name : c.symbol === head.symbol),
+  );
+  return alike && (alike.unit === head.unit || 'texts' in convert(['1'], head.unit, alike.unit)) ? alike : undefined;
+}
+
+/** A new column for one of a run, with a symbol that none has yet. */
+function freshFor(head: RunColumn, taken: Set<string>, fresh: ColumnSpec[]): ColumnSpec {
+  let { symbol } = head;
+  for (let n = 2; taken.has(symbol); n++) symbol = `${head.symbol.split('_')[0]}_${n}`;
+  taken.add(symbol);
+  const column: ColumnSpec = {
+    id: `run-${head.id.replaceAll('.', '-')}-${crypto.randomUUID().slice(0, 6)}`,
+    name: head.name,
+    symbol,
+    unit: head.unit,
+    kind: head.label ? 'label' : 'measured',
+  };
+  fresh.push(column);
+  return column;
 }
 
 export type TableOps = ReturnType<typeof tableOps>;

@@ -2,13 +2,15 @@ import type { ComponentType } from 'react';
 import type { ApparatusId, ApparatusTypes, Manifest } from '../core';
 
 /** What a drawing is made from: places in picture elements, y downwards, from a live run or from a film. */
-export interface Picture<Field extends string = string> {
+export interface Picture<Field extends string = string, Curve extends string = string> {
   width: number;
   height: number;
   /** Picture elements per metre. */
   scale: number;
   /** A scene field by its id, in picture elements; flags 0 or 1. */
   get(field: Field): number;
+  /** A curve of the scene as a path, in picture elements; empty where it has no points. */
+  curve(id: Curve): string;
   /** Bodies too many to name, for canvas: x, y and kind of each; places in metres, seen through the frame. */
   crowd?: { values: Float64Array; count: number; left: number; top: number };
 }
@@ -35,8 +37,9 @@ export interface SceneProps<
   Field extends string = string,
   Layer extends string = string,
   View extends string = string,
+  Curve extends string = string,
 > {
-  picture: Picture<Field>;
+  picture: Picture<Field, Curve>;
   layers: Layers<Layer>;
   /** Id of the view, where an apparatus has several. */
   view?: View;
@@ -52,7 +55,12 @@ type Of<A extends ApparatusId, What extends keyof ApparatusTypes[A]> = Apparatus
 /** The fields of an apparatus's scene, as it declares them. */
 export type FieldOf<A extends ApparatusId> = Of<A, 'fields'>;
 /** What the drawing of one apparatus is given: its own fields, layers and views, and no others. */
-export type PropsOf<A extends ApparatusId> = SceneProps<Of<A, 'fields'>, Of<A, 'layers'>, Of<A, 'views'>>;
+export type PropsOf<A extends ApparatusId> = SceneProps<
+  Of<A, 'fields'>,
+  Of<A, 'layers'>,
+  Of<A, 'views'>,
+  Of<A, 'curves'>
+>;
 /** What paints the crowd of one apparatus. */
 export type PaintOf<A extends ApparatusId> = Paint<Of<A, 'fields'>, Of<A, 'layers'>>;
 /** The scene of one apparatus. */
@@ -74,6 +82,7 @@ export function pictureOfRun(
   scene: Float64Array,
   frame: Float64Array,
   crowd?: { values: Float64Array; count: number },
+  curves: Float64Array[] = [],
 ): LivePicture {
   const scale = LONGER_SIDE / Math.max(frame[2], frame[3]);
   const index = new Map(m.scene.map((f, i) => [f.id, i]));
@@ -83,6 +92,13 @@ export function pictureOfRun(
     scale,
     frame,
     crowd: crowd && { ...crowd, left: frame[0], top: frame[1] + frame[3] },
+    curve(id) {
+      const points = curves[m.curves.findIndex((c) => c.id === id)] ?? [];
+      let d = '';
+      for (let i = 0; i < points.length; i += 2)
+        d += `${i ? 'L' : 'M'}${((points[i] - frame[0]) * scale).toFixed(2)} ${((frame[1] + frame[3] - points[i + 1]) * scale).toFixed(2)}`;
+      return d;
+    },
     get(field) {
       const i = index.get(field)!;
       const kind = m.scene[i].kind;

@@ -10,13 +10,12 @@ const FINENESS = 0.6;
 export function ApparatusPortrait({ id, className }: { id: string; className?: string }) {
   const portrait = portraitOf(id);
   const { m, scene } = useApparatus(id);
-  const { frame, scene: places, crowd, layers } = use(portrait);
+  const { frame, scene: places, curves, crowd, layers } = use(portrait);
   const shown = new Set(layers);
   const { Drawing, paint } = scene;
-  const picture = pictureOfRun(m, Float64Array.from(places), Float64Array.from(frame), {
-    values: Float64Array.from(crowd),
-    count: crowd.length / 3,
-  });
+  const bodies = { values: Float64Array.from(crowd), count: crowd.length / 3 };
+  const lines = curves.map((c) => Float64Array.from(c));
+  const picture = pictureOfRun(m, Float64Array.from(places), Float64Array.from(frame), bodies, lines);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const ctx = canvas.current?.getContext('2d');

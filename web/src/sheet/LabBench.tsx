@@ -1,8 +1,11 @@
-import { History, PenLine } from 'lucide-react';
+import { History, PenLine, Rows3 } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
+import { Bars } from '../bench/Bars';
 import { HistogramPanel } from '../bench/HistogramPanel';
+import { ProfileGraph } from '../bench/ProfileGraph';
+import { RunTablePanel } from '../bench/RunTablePanel';
 import { populationNames } from '../bench/words';
 import { Readouts } from '../bench/Readouts';
 import { SettingsPanel } from '../bench/SettingsPanel';
@@ -11,7 +14,7 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { trialsMade, type BlockOf, type Manifest } from '../core';
+import { trialsMade, type BlockOf, type Manifest, type RunTable } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -79,6 +82,8 @@ interface Props {
   note?: ReactNode;
   standing: Standing;
   onTake: (laidAs: string) => void;
+  /** Brings a run's table into the notebook's table in front. */
+  onRows: (table: RunTable, reading: (time: number) => Reading) => void;
 }
 
 /** An open bench inside a lab, set up as its block says. Not drawn anew with every key typed beside it. */
@@ -92,6 +97,7 @@ export const LabBench = memo(function LabBench({
   note,
   standing,
   onTake,
+  onRows,
 }: Props) {
   const { m } = useApparatus(block.apparatus);
   const shelf = useJournalShelf(journal, block.id, slots, readOnly);
@@ -100,12 +106,20 @@ export const LabBench = memo(function LabBench({
   const { run, settings } = live.sides[0];
   const instruments = useInstruments(m, bench.pictures[0], run, block.instruments);
   const [trialsOpen, setTrialsOpen] = useState(false);
+  const [tableOpen, setTableOpen] = useState(true);
   const [layers, setLayers] = useState<string[]>(block.layers);
   const [tool, setTool] = useState<Tool | null>(null);
   const [behindTrial, setBehindTrial] = useState<KeptTrial | null>(null);
   const behind = useMemo(() => (behindTrial ? [replay(behindTrial.recipe, behindTrial.until)] : []), [behindTrial]);
   const layerSet = useMemo(() => new Set(layers), [layers]);
   const bins = m.distributions.filter((d) => block.histograms.includes(d.id));
+
+  const beside = [...block.bars, ...block.profiles];
+  const rowsTaken = (table: RunTable) => {
+    bench.keepAll();
+    const trial = bench.trialOf(0);
+    if (trial) onRows(table, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
+  };
 
   useLeaving(standing);
   useEffect(() =>
@@ -149,6 +163,12 @@ export const LabBench = memo(function LabBench({
               >
                 <PenLine size={13} aria-hidden />
                 Draw over
+              </Press>
+            )}
+            {block.table.length > 0 && (
+              <Press on={tableOpen} onPress={() => setTableOpen(!tableOpen)}>
+                <Rows3 size={13} aria-hidden />
+                Run table
               </Press>
             )}
             {m.layers.length > 0 && (
@@ -197,6 +217,23 @@ export const LabBench = memo(function LabBench({
               {note ?? (!aside && <PictureNote bench={bench} layers={layerSet} />)}
             </div>
           </div>
+          {beside.length > 0 && !aside && !trialsOpen && (
+            <div
+              className="flex flex-col gap-2 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-64 @xl:border-t-0 @xl:border-l"
+              tabIndex={0}
+              role="region"
+              aria-label="Bars and curves"
+            >
+              {block.bars.map((ledger) => (
+                <Bars key={ledger} m={m} run={run} ledger={ledger} />
+              ))}
+              {m.profiles
+                .filter((p) => block.profiles.includes(p.id))
+                .map((p) => (
+                  <ProfileGraph key={p.id} m={m} run={run} profile={p} />
+                ))}
+            </div>
+          )}
           {bins.length > 0 && !aside && !trialsOpen && (
             <div className="grid auto-cols-fr grid-flow-col gap-x-4 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-1/2 @xl:border-t-0 @xl:border-l @3xl:w-96">
               {bins.map((d) => (
@@ -218,9 +255,21 @@ export const LabBench = memo(function LabBench({
           <div className="flex flex-wrap items-center border-t bg-sheet pr-3">
             <InstrumentStrip state={instruments} onGo={(f) => live.seek(instruments.seconds(f))} onTake={onTake} />
             <div className="py-1 pl-3">
-              <Readouts m={m} shown={block.readouts} values={run.channels()} lying />
+              <Readouts m={m} shown={block.readouts} values={run.channels()} bodies={run.bodies()} lying />
             </div>
           </div>
+          {block.table.length > 0 && tableOpen && (
+            <div className="flex max-h-[34%] min-h-24 shrink-0 flex-col border-t bg-sheet">
+              <RunTablePanel
+                m={m}
+                run={run}
+                playing={live.playing}
+                allowed={block.table}
+                onSeek={live.seek}
+                onNotebook={readOnly ? undefined : rowsTaken}
+              />
+            </div>
+          )}
           {block.open.length > 0 && (
             <section
               className="flex max-h-[34%] shrink-0 flex-col gap-1 overflow-auto border-t bg-sheet px-3 py-1.5"

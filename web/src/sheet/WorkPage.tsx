@@ -109,8 +109,8 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   };
   const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
   return (
-    <div className="grid h-screen grid-rows-[3.25rem_minmax(0,1fr)]">
-      <header className="flex items-center gap-4 border-b bg-sheet px-4">
+    <div className="grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[3.25rem_minmax(0,1fr)]">
+      <header className="flex min-w-0 items-center gap-3 border-b bg-sheet px-4">
         <Link
           to={data.own ? '/' : `/assignments/${data.assignmentId}`}
           aria-label="Back"
@@ -118,7 +118,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
         >
           <ArrowLeft size={18} />
         </Link>
-        <h1 className="max-w-72 truncate font-bold">
+        <h1 className="max-w-72 min-w-24 shrink-[4] truncate font-bold">
           {data.own ? (
             sheet.title
           ) : (
@@ -128,7 +128,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
           )}
         </h1>
         <PartNav parts={sheet.parts} open={open} current={current} onGo={setCurrent} />
-        <div className="ml-auto flex items-center gap-3">
+        <div className="ml-auto flex shrink-0 items-center gap-3">
           {data.closed && !data.submittedAt && (
             <p className="text-right text-fine leading-tight text-copper">
               The due time is over:

@@ -1,9 +1,10 @@
 import { use, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { manifestOf, type Sheet } from '../core';
+import { manifestOf, type RunTable, type Sheet } from '../core';
 import type { FilmPlace } from '../films/film';
 import type { Journal } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
+import { tableOps } from '../notebook/tableOps';
 import { EmptyBench } from '../picture/EmptyBench';
 import { Button } from '../ui';
 import { Arrangement } from './Arrangement';
@@ -101,6 +102,14 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
     };
   });
   const take = useCallback((instrument: string) => latest.current(instrument), []);
+  const latestRows = useRef<ReturnType<typeof tableOps>['takeRun']>(() => undefined);
+  useEffect(() => {
+    latestRows.current = (rows, reading) => at && tableOps(at.table, at.edits).takeRun(rows, reading);
+  });
+  const takeRows = useCallback(
+    (rows: RunTable, reading: (time: number) => Reading) => latestRows.current(rows, reading),
+    [],
+  );
   const onDesk = useMemo(() => trials.filter((t) => t.block === desk?.id), [trials, desk?.id]);
   const note = useMemo(() => asked && <HowRead text={asked.text} onBack={back} />, [asked, back]);
 
@@ -144,7 +153,13 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
                 {...common}
               />
             ) : (
-              <LiveBench key={desk.id} block={desk} show={asked?.desk === desk.id ? asked.reading : null} {...common} />
+              <LiveBench
+                key={desk.id}
+                block={desk}
+                show={asked?.desk === desk.id ? asked.reading : null}
+                onRows={takeRows}
+                {...common}
+              />
             )}
           </DeskPane>
         )

@@ -4,6 +4,7 @@ import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Choice;
 import cauldron.core.apparatus.Declared;
+import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.SceneField;
 import cauldron.core.apparatus.Setting;
@@ -39,6 +40,7 @@ final class ApparatusTypes {
             names(out, "acts", m.acts());
             names(out, "handles", m.handles());
             names(out, "distributions", m.distributions());
+            names(out, "curves", m.curves());
             names(out, "fields", m.scene());
             names(out, "filmed", m.scene().stream().filter(SceneField::isFilmed).toList());
             out.append("  };\n");
@@ -55,6 +57,10 @@ final class ApparatusTypes {
     private static String type(Setting setting) {
         if (setting instanceof Amount) {
             return "number";
+        }
+        if (setting instanceof Items items) {
+            return "{ " + items.fields().stream().map(f -> "'" + f.id() + "': " + type(f) + "; ").collect(Collectors.joining())
+                    + "}[]";
         }
         return setting instanceof Choice<?> choice
                 ? choice.options().stream().map(o -> "'" + o.id() + "'").collect(Collectors.joining(" | ")) : "boolean";

@@ -3,6 +3,7 @@ package cauldron.browser;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.inventory.Inventory;
+import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
@@ -25,11 +26,22 @@ public final class BenchDoor {
         Trees.mend();
     }
 
-    /** Checks a typed setting: {@code {value}} or {@code {error}}. */
+    /**
+     * Checks a typed setting: {@code {value}} or {@code {error}}.
+     *
+     * @param owner empty for the apparatus itself, else the id of its list or its act
+     */
     @JSExport
-    public static JSObject checkSetting(String apparatus, String setting, JSObject value) {
+    public static JSObject checkSetting(String apparatus, String owner, String setting, JSObject value) {
         return Trees.guarded(() -> Tree.of("value",
-                Inventory.get(apparatus).manifest().setting(setting).check(Trees.fromJs(value))));
+                Inventory.get(apparatus).manifest().settingOf(owner, setting).check(Trees.fromJs(value))));
+    }
+
+    /** A list of things with one more: {@code {value}} or {@code {error}}. */
+    @JSExport
+    public static JSObject addItem(String apparatus, String setting, JSObject value) {
+        return Trees.guarded(() -> Tree.of("value",
+                ((Items) Inventory.get(apparatus).manifest().setting(setting)).added(Trees.fromJs(value))));
     }
 
     /** What a handle moved before the run means for the settings. */

@@ -59,8 +59,10 @@ final class ManifestFiles {
         Run run = apparatus.portrait().run();
         double[] crowd = new double[3 * run.crowdSize()];
         int n = run.crowd(crowd);
-        return Tree.of("layers",
-                apparatus.portrait().layers().stream().map(Layer::id).toList(), "frame", list(apparatus.portrait().frame().toArray()), "scene", list(run.scene().values()), "crowd",
+        List<Object> curves = new ArrayList<>();
+        run.manifest().curves().forEach(c -> curves.add(list(run.scene().of(c))));
+        return Tree.of("layers", apparatus.portrait().layers().stream().map(Layer::id).toList(), "frame",
+                list(apparatus.portrait().frame().toArray()), "scene", list(run.scene().values()), "curves", curves, "crowd",
                 list(Arrays.copyOf(crowd, 3 * n)));
     }
 
@@ -76,6 +78,7 @@ final class ManifestFiles {
             Frame frame = apparatus.frame(v, Settings.of(m, Map.of()));
             return Tree.of("id", v.id(), "name", v.name(), "aspect", frame.width() / frame.height());
         }).toList());
+        tree.put("setUps", apparatus.setUpTrees());
         return tree;
     }
 }

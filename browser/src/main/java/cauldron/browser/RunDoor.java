@@ -3,9 +3,14 @@ package cauldron.browser;
 import cauldron.core.Tree;
 import cauldron.core.analysis.Histogram;
 import cauldron.core.apparatus.Action;
+import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Population;
+import cauldron.core.apparatus.ProfileLines;
 import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.RunTable;
 import cauldron.core.apparatus.StopAt;
+import java.util.ArrayList;
+import java.util.List;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.typedarrays.Float64Array;
@@ -166,6 +171,74 @@ public final class RunDoor {
     @JSExport
     public Float64Array events() {
         return Float64Array.fromJavaArray(run.events());
+    }
+
+    /** A curve of the scene now: x and y in metres by turns. */
+    @JSExport
+    public Float64Array curve(int which) {
+        return Float64Array.fromJavaArray(run.scene().of(run.manifest().curves().get(which)));
+    }
+
+    /** What it has come to by the moment shown, in SI, in the manifest's order; NaN where that isn't settled. */
+    @JSExport
+    public Float64Array outcomes() {
+        return Float64Array.fromJavaArray(run.outcomes());
+    }
+
+    /** The lines of a profile now: {@code [{name, points}]}, points in SI, along and up by turns. */
+    @JSExport
+    public JSObject profile(int which) {
+        ProfileLines lines = run.profile(run.manifest().profiles().get(which));
+        List<Object> all = new ArrayList<>();
+        for (int i = 0; i < lines.count(); i++) {
+            all.add(Tree.of("name", lines.name(i), "points", lines.points(i)));
+        }
+        return Trees.toJs(all);
+    }
+
+    /** What each body is called now, in the manifest's order; empty where it isn't there. */
+    @JSExport
+    public JSObject bodies() {
+        List<Object> names = new ArrayList<>();
+        run.manifest().bodies().forEach(b -> names.add(b.nameNow(run.settingsNow())));
+        return Trees.toJs(names);
+    }
+
+    /** What each thing of a list is called now. */
+    @JSExport
+    public JSObject itemNames(String setting) {
+        return Trees.toJs(((Items) run.manifest().setting(setting)).names(run.settingsNow()));
+    }
+
+    /** How many actions have been done by the moment shown. */
+    @JSExport
+    public int actionsDone() {
+        return run.actionsDone();
+    }
+
+    /** What was done at one of the actions, in words. */
+    @JSExport
+    public String actionInWords(int which) {
+        return run.actionInWords(which);
+    }
+
+    /**
+     * What dragging one of an act's things to a place in metres would mean now: {@code {action, words}}, or empty.
+     *
+     * @param otherwise the arguments as they were chosen last
+     */
+    @JSExport
+    public JSObject dragged(String act, int which, double x, double y, JSObject otherwise) {
+        Action.Perform meant = run.dragged(run.manifest().act(act), which, x, y, Trees.mapFromJs(otherwise));
+        return Trees.toJs(meant == null ? Tree.of() : Tree.of("action", meant.toTree(), "words",
+                meant.inWords(run.manifest(), run.settingsNow())));
+    }
+
+    /** The run as rows: {@code {columns, times, rows}} or {@code {error}}. */
+    @JSExport
+    public JSObject table(JSObject plan) {
+        return Trees.guarded(() ->
+                RunTable.of(run, RunTable.Plan.fromTree(Trees.mapFromJs(plan), run.manifest())).toTree());
     }
 
     /** Left, bottom, width and height of a view in metres. */

@@ -12,6 +12,7 @@ import org.teavm.jso.core.JSArray;
 import org.teavm.jso.core.JSBoolean;
 import org.teavm.jso.core.JSNumber;
 import org.teavm.jso.core.JSString;
+import org.teavm.jso.typedarrays.Float64Array;
 
 /** The core's trees as JavaScript objects and back. */
 final class Trees {
@@ -54,6 +55,9 @@ final class Trees {
                 array.push(toJs(item));
             }
             return array;
+        }
+        if (value instanceof double[]) {
+            return Float64Array.fromJavaArray((double[]) value);
         }
         if (value instanceof Map) {
             JSObject object = empty();

@@ -46,7 +46,7 @@ public final class Act extends Declared {
         return this;
     }
 
-    /** How it is told that it was done, each argument's id in braces: {@code {load} to {onto} by {by}}. */
+    /** How it is told that it was done, with arguments by their ids in braces; what is picked has to be told. */
     public Act told(String words) {
         stillOpen();
         told = words;
@@ -147,7 +147,7 @@ public final class Act extends Declared {
             }
         }
         for (Setting argument : arguments) {
-            if (!told.contains("{" + argument.id() + "}")) {
+            if (argument instanceof Pick && !told.contains("{" + argument.id() + "}")) {
                 faults.add(this, "isn't told with its " + argument);
             }
         }

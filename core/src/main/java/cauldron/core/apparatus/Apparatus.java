@@ -1,5 +1,6 @@
 package cauldron.core.apparatus;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -19,6 +20,7 @@ public abstract class Apparatus extends Declaration {
     private String timeUnit = "s";
     private Clock clock = Clock.CONTINUOUS;
     private final Portrait portrait = new Portrait(this);
+    private final List<SetUp> setUps = new ArrayList<>();
     private Manifest manifest;
 
     /**
@@ -81,6 +83,29 @@ public abstract class Apparatus extends Declaration {
     /** How it looks in lists; a subclass says so in its constructor. */
     public final Portrait portrait() {
         return portrait;
+    }
+
+    /**
+     * A bench made ready for demonstrating one thing.
+     *
+     * @param about what to do with it and what it shows, for whoever stands before the class
+     */
+    protected final SetUp setUp(String setUpId, String setUpName, String about) {
+        SetUp made = new SetUp(this, setUpId, setUpName, about);
+        setUps.add(made);
+        return made;
+    }
+
+    /** Benches made ready for demonstrating. */
+    public final List<SetUp> setUps() {
+        return List.copyOf(setUps);
+    }
+
+    /** They as plain data; each is run for it. */
+    public final List<Object> setUpTrees() {
+        List<Object> trees = new ArrayList<>();
+        setUps.forEach(s -> trees.add(s.toTree()));
+        return trees;
     }
 
     /** A fresh experiment. */

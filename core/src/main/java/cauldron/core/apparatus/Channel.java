@@ -66,6 +66,11 @@ public final class Channel extends Declared {
         return this;
     }
 
+    /** Whether it is an entry of the energy account. */
+    public boolean isInEnergyAccount() {
+        return account != null;
+    }
+
     /** The account it is an entry of, or null; the energy account has no ledger of its own. */
     Ledger ledger() {
         return ledger;

@@ -8,6 +8,8 @@ public final class Handle extends Declared {
 
     private final Place at;
     private final Coordinate radius;
+    private SceneNumber many;
+    private int number;
 
     Handle(Declaration owner, String id, String name, Place at, Coordinate radius) {
         super(owner, id, name);
@@ -18,6 +20,14 @@ public final class Handle extends Declared {
     @Override
     String sort() {
         return "handle";
+    }
+
+    /** It is there while there are at least so many of something. */
+    public Handle whileThereAre(SceneNumber count, int least) {
+        stillOpen();
+        many = count;
+        number = least;
+        return this;
     }
 
     /** Where it is. */
@@ -33,10 +43,13 @@ public final class Handle extends Declared {
     void check(Manifest all, Faults faults) {
         faults.known(this, at == null ? null : at.x(), all.scene());
         faults.known(this, radius, all.scene());
+        if (many != null) {
+            faults.known(this, many, all.scene());
+        }
     }
 
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "name", name(), "xField", at.x().id(), "yField", at.y().id(), "radiusField",
-                radius.id());
+                radius.id(), "manyField", many == null ? "" : many.id(), "least", (double) number);
     }
 }

@@ -102,6 +102,16 @@ public final class Items extends Setting {
         return names == null || alike < 2 ? name : name + " " + (before + 1);
     }
 
+    /** What each of them is called. */
+    public List<String> names(Settings now) {
+        List<Settings> all = now.items(this);
+        List<String> called = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            called.add(nameOf(all, i));
+        }
+        return called;
+    }
+
     private String plainName(List<Settings> all, int which) {
         return names == null ? one + " " + (which + 1) : names.nameOf(all.get(which).choice(names));
     }
@@ -167,6 +177,46 @@ public final class Items extends Setting {
             given.add((Map<String, Object>) list.get(i));
         }
         return rows(given);
+    }
+
+    /**
+     * A value with one thing more: as the fields begin, and where each must lie above the one before, where there is room.
+     *
+     * @throws SettingException where there may be no more of them
+     */
+    @SuppressWarnings("unchecked")
+    public Object added(Object value) {
+        List<Map<String, Object>> now = rows((List<Map<String, Object>>) check(value));
+        if (now.size() >= most) {
+            throw refuse("can't be " + (now.size() + 1) + " of them");
+        }
+        Map<String, Object> fresh = Settings.of(fields.settings, Map.of(), name()).toTree();
+        int at = now.size();
+        if (rising != null) {
+            // Above the last one, or in the widest gap below.
+            double last = at == 0 ? rising.min() : (Double) now.get(at - 1).get(rising.id()) + Math.max(gap, rising.step());
+            for (int i = now.size() - 1; last > rising.max() && i > 0; i--) {
+                double below = (Double) now.get(i - 1).get(rising.id());
+                if ((Double) now.get(i).get(rising.id()) - below >= 2 * gap) {
+                    last = below + gap;
+                    at = i;
+                }
+            }
+            fresh.put(rising.id(), last);
+        }
+        now.add(at, fresh);
+        return check(now);
+    }
+
+    /** A field of one of them, kept where it may be: within its range, and clear of the ones before and after. */
+    double kept(List<Map<String, Object>> rows, int which, Amount field, double own) {
+        double low = field.min();
+        double high = field.max();
+        if (field == rising) {
+            low = which > 0 ? (Double) rows.get(which - 1).get(field.id()) + gap : low;
+            high = which < rows.size() - 1 ? (Double) rows.get(which + 1).get(field.id()) - gap : high;
+        }
+        return Math.max(low, Math.min(high, own));
     }
 
     /** Every row read, with all its fields. */

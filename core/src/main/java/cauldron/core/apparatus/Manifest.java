@@ -130,6 +130,26 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         throw new SettingException(settingId, name + " has no setting “" + settingId + "”");
     }
 
+    /**
+     * What can be set somewhere: on the apparatus, in a list of things, with an act.
+     *
+     * @param owner empty, the id of a list, or that of an act
+     */
+    public Setting settingOf(String owner, String settingId) {
+        List<Setting> among = settings;
+        for (Setting setting : settings) {
+            if (setting instanceof Items && setting.id().equals(owner)) {
+                among = ((Items) setting).fields();
+            }
+        }
+        for (Act act : acts) {
+            if (act.id().equals(owner)) {
+                among = act.arguments();
+            }
+        }
+        return named(among, "setting", settingId);
+    }
+
     /** The channel of an id; refuses one it doesn't have. */
     public Channel channel(String channelId) {
         return named(channels, "channel", channelId);
@@ -143,6 +163,16 @@ public record Manifest(String id, int modelVersion, String name, String summary,
     /** The outcome of an id; refuses one it doesn't have. */
     public Outcome outcome(String outcomeId) {
         return named(outcomes, "outcome", outcomeId);
+    }
+
+    /** The profile of an id; refuses one it doesn't have. */
+    public Profile profile(String profileId) {
+        return named(profiles, "profile", profileId);
+    }
+
+    /** The ledger of an id; refuses one it doesn't have. */
+    public Ledger ledger(String ledgerId) {
+        return named(ledgers, "account", ledgerId);
     }
 
     /** The view of an id; refuses one it doesn't have. */

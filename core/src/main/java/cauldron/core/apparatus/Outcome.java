@@ -47,6 +47,11 @@ public final class Outcome extends Declared {
         return decimals;
     }
 
+    /** A value in its unit, from one in SI. */
+    public double own(double si) {
+        return si / factor();
+    }
+
     /** SI units in one of its own. */
     double factor() {
         return Units.parse(unit).factor();

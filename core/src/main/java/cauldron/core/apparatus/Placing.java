@@ -1,6 +1,8 @@
 package cauldron.core.apparatus;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /** Settings that follow from a part moved by hand before a run begins. */
@@ -15,6 +17,19 @@ public final class Placing {
     public void whole(Amount amount, double si) {
         double own = Math.round(si / amount.si(1));
         values.put(amount.id(), Math.max(amount.min(), Math.min(amount.max(), own)));
+    }
+
+    /** Sets a field of one of a list of things, given in SI, to the nearest step where it may be. */
+    @SuppressWarnings("unchecked")
+    public void field(Settings now, Items items, int which, Amount field, double si) {
+        List<Map<String, Object>> rows = new ArrayList<>((List<Map<String, Object>>) now.kept(items));
+        double steps = Math.rint(si / field.si(1) / field.step());
+        // A whole number of tenths, not tenths of tenths.
+        double own = 1 / field.step() == Math.rint(1 / field.step()) ? steps / Math.rint(1 / field.step()) : steps * field.step();
+        Map<String, Object> row = new LinkedHashMap<>(rows.get(which));
+        row.put(field.id(), items.kept(rows, which, field, own));
+        rows.set(which, row);
+        values.put(items.id(), rows);
     }
 
     /** Values as {@link Settings} takes them, by the ids of their settings. */

@@ -36,6 +36,24 @@ public final class Kinds {
         }
     };
 
+    /** What a setting may be: one value, or a list of things with values of their fields. */
+    public static final Kind<Object> SETTING = new Simple<>(Tree.of("oneOf", List.of(
+            Tree.of("type", List.of("number", "string", "boolean")), Tree.of("type", "array", "items",
+                    Tree.of("type", "object", "additionalProperties", Tree.of("type", List.of("number", "string", "boolean"))))))) {
+        @Override
+        public Object read(Object value, Where at) {
+            if (!(value instanceof List<?> things)) {
+                return VALUE.read(value, at);
+            }
+            int before = at.count();
+            List<Object> read = new ArrayList<>();
+            for (int i = 0; i < things.size(); i++) {
+                read.add(map(VALUE).read(things.get(i), at.in(String.valueOf(i + 1))));
+            }
+            return at.count() == before ? read : null;
+        }
+    };
+
     /** A number, or a list of numbers. */
     public static final Kind<Object> NUMBERS = new Simple<>(Tree.of("oneOf", List.of(Tree.of("type", "number"),
             Tree.of("type", "array", "items", Tree.of("type", "number"))))) {

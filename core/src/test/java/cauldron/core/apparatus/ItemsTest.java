@@ -64,6 +64,7 @@ class ItemsTest {
         final Items items = items("items", "Items", "item", fields).between(3, 2).with(fields.one, 1.0);
         final Act act = act("do", "Do it");
         final Amount argument = act.amount("with", "w", "With", "parsnip").within(0, 1);
+        final Pick picked = act.pick("which", "Which", items);
         final Body body = body("b", "B").oneOf((Items) M.setting("loads"), 0);
         final Ledger empty = ledger("empty", "Empty");
         final Ledger mixed = ledger("mixed", "Mixed");
@@ -90,7 +91,7 @@ class ItemsTest {
     void faultsOfListsActsBodiesAndLedgersAreToldTogether() {
         DeclarationException told = catchThrowableOfType(DeclarationException.class, () -> new Faulty().manifest());
         assertThat(told.getMessage()).contains("setting “one”: begins with 3, outside its range", "has the field “one” twice",
-                "needs a range of how many", "act “do”: isn't told with its setting “with”", "its unit can't be read",
+                "needs a range of how many", "act “do”: isn't told with its setting “which”", "its unit can't be read",
                 "body “b”: names setting “loads”, which isn't declared here", "ledger “empty”: has no entry",
                 "ledger “mixed”: adds up J and m", "channel “m”: names body “load.1”, which isn't declared here",
                 "outcome “odd”: has 0 to 9 decimals");

@@ -69,7 +69,7 @@ class RunTableTest {
                 "Mass of the load moved last", "Height above the floor", "Kinetic energy", "Potential energy, Coil of rope",
                 "Work of all lifting so far");
         assertThat(table.rows().get(0)).containsExactly("0", "as it was at first", "", "", "0.0", "0.0", "0.0");
-        assertThat(table.rows().get(1)).containsExactly("1", "Coil of rope to landing 3 by the stair, 2 m from the wall",
+        assertThat(table.rows().get(1)).containsExactly("1", "Coil of rope to landing 3 by the stair",
                 "6.000", "8.00", "0.0", "470.9", "470.9");
         assertThat(table.rows().get(2)).startsWith("2").contains("0.00", "470.9");
         assertThat(table.toTree()).containsKeys("columns", "times", "rows");

@@ -3,11 +3,15 @@ package cauldron.core.inventory;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Frame;
+import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.SetUp;
 import cauldron.core.bead.Bead;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -49,6 +53,21 @@ class InventoryTest {
             assertThat(run.scene().of(h.at().y())).isBetween(frame.bottom(), frame.bottom() + frame.height());
         });
         assertThat(frame.width() / frame.height()).as("nearly square, for a card").isBetween(0.6, 1.6);
+    }
+
+    /** What is kept ready for demonstrating can be run, and stands where it says. */
+    @ParameterizedTest
+    @MethodSource("all")
+    void itsSetUpsRun(Apparatus apparatus) {
+        assertThat(apparatus.setUps().stream().map(SetUp::id)).doesNotHaveDuplicates();
+        for (Object tree : apparatus.setUpTrees()) {
+            @SuppressWarnings("unchecked")
+            Map<String, Object> setUp = (Map<String, Object>) tree;
+            Run run = Run.replay(apparatus, Recipe.fromTree(Tree.map(setUp, "recipe")), Tree.number(setUp, "until"));
+            assertThat(run.head()).isEqualTo(Tree.number(setUp, "until"));
+            assertThat(Tree.number(setUp, "at")).isBetween(0.0, run.head());
+            assertThat(Tree.text(setUp, "about")).hasSizeGreaterThan(40);
+        }
     }
 
     @ParameterizedTest

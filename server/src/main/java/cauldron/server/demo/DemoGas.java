@@ -9,7 +9,6 @@ import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.block.bench.BenchPlan;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,8 +39,8 @@ final class DemoGas extends DemoScript {
         List<Run> benches = IntStream.range(0, all ? warm + 2 : warm).parallel().mapToObj(i -> i < warm
                 ? prepared(journal, "one-gas", KELVIN[i]) : prepared(journal, "two-gases", i == warm ? 300 : 900)).toList();
         for (int i = 0; i < warm; i++) {
-            Run run = kept(journal, "one-gas", i + 1, benches.get(i));
-            String trial = trialId(journal, "one-gas", i + 1);
+            Run run = benches.get(i);
+            String trial = journal.keep("one-gas", i + 1, run);
             double frame = run.time() / run.manifest().interval();
             Map<String, Object> gauges = Tree.of("pressure-gauge", Map.of(), "thermometer", Map.of());
             journal.cell("warm", i + 1, "T", Numbers.fixed(read(run, "temperature"), 1), trial, frame, "", gauges, "0.1");
@@ -49,8 +48,8 @@ final class DemoGas extends DemoScript {
             journal.cell("warm", i + 1, "v", Numbers.fixed(read(run, "speed1"), 0), trial, frame, "", gauges, "");
         }
         for (int i = 0; all && i < 2; i++) {
-            Run run = kept(journal, "two-gases", i + 1, benches.get(warm + i));
-            String trial = trialId(journal, "two-gases", i + 1);
+            Run run = benches.get(warm + i);
+            String trial = journal.keep("two-gases", i + 1, run);
             double frame = run.time() / run.manifest().interval();
             Map<String, Object> gauges = Tree.of("thermometer", Map.of());
             journal.cell("mixed", i + 1, "T", Numbers.fixed(read(run, "temperature"), 1), trial, frame, "", gauges, "0.1");
@@ -59,10 +58,6 @@ final class DemoGas extends DemoScript {
             journal.cell("mixed", i + 1, "e1", Numbers.fixed(read(run, "energy1") * 1e21, 2), trial, frame, "", gauges, "");
             journal.cell("mixed", i + 1, "e2", Numbers.fixed(read(run, "energy2") * 1e21, 2), trial, frame, "", gauges, "");
         }
-    }
-
-    private static String trialId(DemoJournal journal, String block, int number) {
-        return journal.id(block + number).toString();
     }
 
     private static double read(Run run, String channel) {
@@ -78,16 +73,6 @@ final class DemoGas extends DemoScript {
         Settings settings = Settings.of(apparatus.manifest(), some);
         Run run = new Run(apparatus, settings, journal.id(block).hashCode());
         run.seek(LONG_ENOUGH);
-        return run;
-    }
-
-    /** Keeps a trial as the page would. */
-    private static Run kept(DemoJournal journal, String block, int number, Run run) {
-        String id = trialId(journal, block, number);
-        journal.add(block, "trial/" + id, Tree.of("id", id, "number", (double) number, "name", "", "note", "", "at",
-                journal.now().toString(), "recipe", run.recipe().toTree(), "until", run.head(), "settings",
-                run.settings().toTree(), "scene", Arrays.stream(run.scene().values()).boxed().toList(), "frame",
-                Arrays.stream(run.frame(run.manifest().view("side")).toArray()).boxed().toList(), "sketches", List.of()));
         return run;
     }
 

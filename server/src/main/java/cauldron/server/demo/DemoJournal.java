@@ -7,8 +7,13 @@ import cauldron.core.inventory.Inventory;
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
 import cauldron.core.analysis.Fit;
+import cauldron.core.apparatus.Apparatus;
+import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.Settings;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.bench.BenchPlan;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.block.films.FilmPlan;
 import cauldron.core.sheet.Sheet;
@@ -19,6 +24,7 @@ import cauldron.server.trials.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -77,6 +83,34 @@ final class DemoJournal {
         FilmPlan plan = ((FilmsBlock) sheet.block(block)).plan();
         Trials.TrialInfo trial = trials.make(id("trial" + count++), work.id(), student, block, chosen);
         return new Filmed(trial, plan.recipe(chosen, work.seed(), trial.number()), plan);
+    }
+
+    /** A bench of the lab, as it is set up, with this work's chance. */
+    Run bench(String block) {
+        BenchPlan plan = ((BenchBlock) sheet.block(block)).plan();
+        Apparatus apparatus = Inventory.get(plan.apparatus());
+        return new Run(apparatus, Settings.of(apparatus.manifest(), plan.setup()), id(block).hashCode());
+    }
+
+    /** Keeps a trial of a bench as the page would; answers its id. */
+    String keep(String block, int number, Run run) {
+        String id = id(block + number).toString();
+        Manifest m = run.manifest();
+        Map<String, Object> kept = Tree.of("id", id, "number", (double) number, "name", "", "note", "", "at", now.toString(),
+                "recipe", run.recipe().toTree(), "until", run.head(), "settings", run.settings().toTree(), "scene",
+                list(run.scene().values()), "frame", list(run.frame(m.views().get(0)).toArray()), "sketches", List.of());
+        if (!m.outcomes().isEmpty()) {
+            Map<String, Object> outcomes = new LinkedHashMap<>();
+            m.outcomes().forEach(o -> outcomes.put(o.id(), o.own(run.outcome(o))));
+            kept.put("outcomes", outcomes);
+            kept.put("curves", m.curves().stream().map(c -> list(run.scene().of(c))).toList());
+        }
+        add(block, "trial/" + id, kept);
+        return id;
+    }
+
+    private static List<Double> list(double[] values) {
+        return Arrays.stream(values).boxed().toList();
     }
 
     /** Types into a cell, where it was read on a picture with what lay there. */

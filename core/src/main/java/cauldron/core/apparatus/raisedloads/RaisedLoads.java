@@ -15,12 +15,14 @@ import cauldron.core.apparatus.Experiment;
 import cauldron.core.apparatus.Flag;
 import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Gravity;
+import cauldron.core.apparatus.Handle;
 import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Layer;
 import cauldron.core.apparatus.Ledger;
 import cauldron.core.apparatus.Outcome;
 import cauldron.core.apparatus.Pick;
 import cauldron.core.apparatus.Place;
+import cauldron.core.apparatus.Placing;
 import cauldron.core.apparatus.Profile;
 import cauldron.core.apparatus.SceneCurve;
 import cauldron.core.apparatus.SceneNumber;
@@ -39,10 +41,12 @@ public final class RaisedLoads extends Apparatus {
     /** How far from the wall a load may stand, in metres. */
     static final double NEAREST = 0.4;
     static final double FURTHEST = 3.9;
+    /** Where the edge of the landings can be taken hold of, in metres from the wall. */
+    static final double EDGE = 4.1;
     private static final double STOREY = 0.8;
-    private static final double[] FRAME_HEIGHTS = {4, 6, 8, 10, 12, 14};
-    private static final double TOP = 1.6;
-    private static final double BOTTOM = 0.5;
+    private static final double[] FRAME_HEIGHTS = {3.6, 4.6, 5.6, 6.6, 7.6, 8.6, 10, 11, 12, 13, 14.2};
+    private static final double TOP = 2;
+    private static final double BOTTOM = 1.1;
     private static final double LEFT = -3;
     private static final double RIGHT = 5.6;
 
@@ -66,14 +70,14 @@ public final class RaisedLoads extends Apparatus {
     private final Load load = new Load();
     private final Landing landing = new Landing();
 
+    final Amount level = amount("level", "h_0", "Reference level", "m").within(0, 12).step(0.1).live()
+            .note("Energies and bars count from here.");
     final Items loads = items("loads", "Loads", "load", load).between(3, MOST_LOADS).namedBy(load.thing)
             .with(load.thing, "drum", load.mass, 18.0).with(load.thing, "rope", load.mass, 6.0)
             .with(load.thing, "line", load.mass, 3.5).with(load.thing, "lens", load.mass, 0.24);
     final Items landings = items("landings", "Landings", "landing", landing).between(1, MOST_LANDINGS)
             .rising(landing.height, STOREY)
             .with(landing.height, 2.5).with(landing.height, 5.0).with(landing.height, 8.0);
-    final Amount level = amount("level", "h_0", "Reference level", "m").within(0, 12).step(0.1).live()
-            .note("Energies and bars count from here.");
     final Gravity gravity = include(new Gravity());
 
     final List<Body> bodies = each(MOST_LOADS, i -> body("load." + i, "Load " + i).oneOf(loads, i - 1));
@@ -108,16 +112,22 @@ public final class RaisedLoads extends Apparatus {
     final List<SceneNumber> loadThing = each(MOST_LOADS, i -> number("load." + i + ".thing"));
     final SceneNumber loadCount = number("loads");
     final Coordinate reach = length("reach");
-    final List<Coordinate> landingAt = each(MOST_LANDINGS, i -> up("landing." + i));
+    final List<Place> landingAt = each(MOST_LANDINGS, i -> place("landing." + i));
     final SceneNumber landingCount = number("landings");
+    final Place stairFoot = place("stair.foot");
+    final Coordinate stairTurn = right("stair.turn");
+    final Coordinate shaft = right("shaft");
     final Coordinate levelAt = up("level");
     final SceneNumber moved = number("moved");
     final Flag falling = flag("falling");
     final Layer wayShown = layer("way", "Way of the load moved last");
     final SceneCurve wayGone = curve("way");
 
+    final List<Handle> landingInHand = each(MOST_LANDINGS, i -> handle("landing." + i, "landing " + i,
+            landingAt.get(i - 1), reach).whileThereAre(landingCount, i));
+
     final Act place = act("place", "Put a load on …").unless(falling)
-            .told("{load} to {onto} by {by}, {at} from the wall");
+            .told("{load} to {onto} by {by}");
     final Pick placedLoad = place.pick("load", "Load", loads);
     final Pick onto = place.pick("onto", "Onto", landings).or("floor", "the floor");
     final Choice<Way.By> by = place.choice("by", "By", Way.By.class).option("hoist", "the hoist", Way.By.HOIST)
@@ -140,6 +150,19 @@ public final class RaisedLoads extends Apparatus {
                 "Weight and mass mixed up: g left out");
         portrait().doing(place, 0, Tree.of("load", "1", "onto", "2", "at", 0.7)).doing(place, 1, Tree.of("load", "2", "onto", "1"))
                 .doing(place, 2, Tree.of("load", "4", "onto", "3", "at", 2.6)).showing(wayShown);
+    }
+
+    {
+        setUp("two-ways", "Two ways up", "The drum was brought to the top by the hoist, down again, and up by the stair. Step "
+                + "back and forward: which curve is longer, and where does each end?")
+                .doing(place, 0, Tree.of("load", "1", "onto", "3", "by", "hoist"))
+                .doing(place, 1, Tree.of("load", "1", "onto", "floor", "by", "hoist", "at", 0.5))
+                .doing(place, 2, Tree.of("load", "1", "onto", "3", "by", "stair")).at(3)
+                .reading(way, work, energy).profile(along).showing(wayShown);
+        setUp("fall", "A fall, and its account", "The drum is about to strike the floor. Which bars changed, which didn't? "
+                + "Let it strike, then step back.")
+                .doing(place, 0, Tree.of("load", "1", "onto", "3")).doing(drop, 1, Tree.of("load", "1")).at(2)
+                .reading(height, energy).account();
     }
 
     private Channel account(String id, String symbol, String name, Account part) {
@@ -183,6 +206,14 @@ public final class RaisedLoads extends Apparatus {
             top = FRAME_HEIGHTS[i] >= reach ? FRAME_HEIGHTS[i] : top;
         }
         return new Frame(LEFT, -BOTTOM, RIGHT - LEFT, top + BOTTOM);
+    }
+
+    @Override
+    protected void placed(Handle handle, double x, double y, Settings s, Placing placing) {
+        int which = landingInHand.indexOf(handle);
+        if (which < s.items(landings).size()) {
+            placing.field(s, landings, which, landing.height, y);
+        }
     }
 
     /** Where it is let go it comes to stand: on the nearest floor below or just above the hand. */

@@ -118,6 +118,7 @@ final class RaisedLoadsExperiment extends StepsExperiment {
             if (y.get(which).get() <= 0) {
                 throw new IllegalArgumentException("That load stands on the floor: put it on a landing first");
             }
+            x.get(which).set(free(which, x.get(which).get(), 0));
             falling.set(which);
             last.set(which);
             walked.set(false);
@@ -263,9 +264,12 @@ final class RaisedLoadsExperiment extends StepsExperiment {
         out.put(d.reach, REACH);
         double[] heights = d.heights(s);
         for (int i = 0; i < RaisedLoads.MOST_LANDINGS; i++) {
-            out.put(d.landingAt.get(i), i < heights.length ? heights[i] : 0);
+            out.put(d.landingAt.get(i), RaisedLoads.EDGE, i < heights.length ? heights[i] : 0);
         }
         out.put(d.landingCount, heights.length);
+        out.put(d.stairFoot, Way.FOOT, 0);
+        out.put(d.stairTurn, Way.TURN);
+        out.put(d.shaft, Way.SHAFT);
         out.put(d.levelAt, level);
         out.put(d.moved, last.get());
         out.put(d.falling, falling.get() != NOTHING);

@@ -1,7 +1,7 @@
 package cauldron.core.block.bench;
 
 import static cauldron.core.form.Kinds.ANY;
-import static cauldron.core.form.Kinds.VALUE;
+import static cauldron.core.form.Kinds.SETTING;
 import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.map;
@@ -92,6 +92,9 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
             tree.forEach((k, v) -> map.put(k, plain(v)));
             return map;
         }
+        if (value instanceof List<?> list) {
+            return list.stream().map(BenchBlock::plain).toList();
+        }
         return value;
     }
 
@@ -101,7 +104,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         private final Field<BenchBlock, String> title = field("title", text(60), BenchBlock::title).otherwise("")
                 .says("What it is called where a lab has several.");
         private final Field<BenchBlock, String> apparatus = field("apparatus", text(60), (BenchBlock b) -> b.plan().apparatus());
-        private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(VALUE), (BenchBlock b) -> b.plan().setup())
+        private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(SETTING), (BenchBlock b) -> b.plan().setup())
                 .otherwise(Map.of()).says("Settings it begins with.");
         private final Field<BenchBlock, List<String>> open = field("open", list(text(60), 100), (BenchBlock b) -> b.plan().open())
                 .otherwise(List.of()).given(b -> b.plan().opened()).says("Settings that can be changed; without it, all.");
@@ -111,6 +114,12 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
                 (BenchBlock b) -> b.plan().layers()).otherwise(List.of()).says("What is drawn over it.");
         private final Field<BenchBlock, List<String>> histograms = field("histograms", list(text(60), 20),
                 (BenchBlock b) -> b.plan().histograms()).otherwise(List.of()).says("Distributions shown.");
+        private final Field<BenchBlock, List<String>> bars = field("bars", list(text(60), 20), (BenchBlock b) -> b.plan().bars())
+                .otherwise(List.of()).says("Accounts shown as bars: energy, or ids of ledgers.");
+        private final Field<BenchBlock, List<String>> profiles = field("profiles", list(text(60), 20),
+                (BenchBlock b) -> b.plan().profiles()).otherwise(List.of()).says("Curves at an instant that are shown.");
+        private final Field<BenchBlock, List<String>> table = field("table", list(text(60), 100), (BenchBlock b) -> b.plan().table())
+                .otherwise(List.of()).says("Channels and outcomes that may be taken from the run's table; without it, none.");
         private final Field<BenchBlock, List<String>> instruments = field("instruments", list(text(60), 40),
                 (BenchBlock b) -> b.plan().instruments()).otherwise(List.of()).given(b -> b.plan().tray())
                 .says("What lies on the tray; without it, all that make sense.");
@@ -127,7 +136,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         @Override
         protected BenchBlock make(Filled f) {
             return new BenchBlock(f.get(id), f.get(title), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(readouts),
-                    f.get(layers), f.get(histograms), f.get(instruments)), f.get(distinct));
+                    f.get(layers), f.get(histograms), f.get(bars), f.get(profiles), f.get(table), f.get(instruments)), f.get(distinct));
         }
 
         @Override

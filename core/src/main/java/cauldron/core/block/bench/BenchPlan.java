@@ -1,5 +1,6 @@
 package cauldron.core.block.bench;
 
+import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.form.Where;
 import cauldron.core.instrument.Instrument;
@@ -15,10 +16,16 @@ import java.util.Map;
  * @param readouts    channels shown as figures
  * @param layers      what is drawn over it
  * @param histograms  distributions shown
+ * @param bars        accounts shown as bars: {@code energy}, or the ids of ledgers
+ * @param profiles    curves at an instant that are shown
+ * @param table       channels and outcomes that may be taken from the run's table; empty: it isn't offered
  * @param instruments what lies on the tray; empty: all that make sense
  */
 public record BenchPlan(String apparatus, Map<String, Object> setup, List<String> open, List<String> readouts,
-                        List<String> layers, List<String> histograms, List<String> instruments) {
+                        List<String> layers, List<String> histograms, List<String> bars, List<String> profiles,
+                        List<String> table, List<String> instruments) {
+
+    private static final String ENERGY = "energy";
 
     /** Notes all that its apparatus doesn't have. */
     void check(Where at) {
@@ -34,7 +41,23 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         readouts.forEach(id -> at.attempt(() -> manifest.channel(id)));
         layers.forEach(id -> at.attempt(() -> manifest.layer(id)));
         histograms.forEach(id -> at.attempt(() -> manifest.distribution(id)));
+        bars.forEach(id -> at.attempt(() -> checkBars(manifest, id)));
+        profiles.forEach(id -> at.attempt(() -> manifest.profile(id)));
+        table.forEach(id -> at.attempt(() -> checkTaken(manifest, id)));
         instruments.forEach(id -> at.attempt(() -> manifest.instrument(id)));
+    }
+
+    private static void checkBars(Manifest manifest, String id) {
+        boolean energy = id.equals(ENERGY) && manifest.channels().stream().anyMatch(Channel::isInEnergyAccount);
+        if (!energy) {
+            manifest.ledger(id);
+        }
+    }
+
+    private static void checkTaken(Manifest manifest, String id) {
+        if (manifest.outcomes().stream().noneMatch(o -> o.id().equals(id))) {
+            manifest.channel(id);
+        }
     }
 
     /** Settings that can be changed, all where the lab doesn't say. */

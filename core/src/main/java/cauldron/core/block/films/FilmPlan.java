@@ -81,13 +81,33 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
         some.forEach((id, written) -> at.attempt(() -> ends(written).forEach(manifest.setting(id)::check)));
     }
 
-    @SuppressWarnings("unchecked")
+    /** A written value with the lower ends of all that is drawn from a range, and with the upper ones. */
     private static List<Object> ends(Object value) {
-        if (value instanceof Map) {
-            Map<String, Object> range = (Map<String, Object>) value;
-            return List.of(Tree.number(range, "from"), Tree.number(range, "to"));
+        return List.of(drawn(value, "", (range, purpose) -> Tree.number(range, "from")),
+                drawn(value, "", (range, purpose) -> Tree.number(range, "to")));
+    }
+
+    private interface Draw {
+        double from(Map<String, Object> range, String purpose);
+    }
+
+    /** A written value with a number in the place of every range, also of those in a list of things. */
+    @SuppressWarnings("unchecked")
+    private static Object drawn(Object value, String purpose, Draw draw) {
+        if (value instanceof List<?> things) {
+            List<Object> all = new ArrayList<>();
+            for (int i = 0; i < things.size(); i++) {
+                String of = purpose + "/" + (i + 1) + "/";
+                Map<String, Object> fields = new LinkedHashMap<>();
+                ((Map<String, Object>) things.get(i)).forEach((id, field) -> fields.put(id, drawn(field, of + id, draw)));
+                all.add(fields);
+            }
+            return all;
         }
-        return List.of(value);
+        if (value instanceof Map) {
+            return draw.from((Map<String, Object>) value, purpose);
+        }
+        return value;
     }
 
     /**
@@ -169,12 +189,8 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
                 + String.join(", ", choice.options().stream().map(Option::name).toList()));
     }
 
-    @SuppressWarnings("unchecked")
     private static Object draw(Object value, int personal, String purpose) {
-        if (value instanceof Map) {
-            Map<String, Object> range = (Map<String, Object>) value;
-            return RandomSource.named(personal, purpose).between(Tree.number(range, "from"), Tree.number(range, "to"));
-        }
-        return value;
+        return drawn(value, purpose, (range, of) ->
+                RandomSource.named(personal, of).between(Tree.number(range, "from"), Tree.number(range, "to")));
     }
 }
