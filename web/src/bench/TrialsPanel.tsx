@@ -96,9 +96,9 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
                     {dayAndTime(t.at)} · <span className="mono whitespace-nowrap">{lengthText(m, t.until)}</span>
                   </p>
                   <p className="text-fine">{summary(m, t.recipe.settings)}</p>
-                  <CameTo m={m} trial={t} />
                 </div>
               </div>
+              <CameTo m={m} trial={t} />
               {why && <p className="text-fine text-copper">{why}</p>}
               <input
                 className={`${inputClass} min-h-7! text-fine`}

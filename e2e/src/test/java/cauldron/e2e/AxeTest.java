@@ -64,6 +64,14 @@ class AxeTest {
             page.keyboard().press("Escape");
             page.getByText("weight").waitFor();
             check(page, "bench with force arrows");
+            page.navigate(App.address() + "/bench/raised-loads");
+            Chrome.button(page, "Set-ups").click();
+            page.getByRole(AriaRole.MENUITEM).first().click();
+            Chrome.button(page, "Run table").click();
+            page.locator("[data-run-row]").first().waitFor();
+            check(page, "bench with bars, profile and run table");
+            Chrome.button(page, "Put a load on …").click();
+            check(page, "an act with arguments");
         }
     }
 
