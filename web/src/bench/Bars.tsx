@@ -108,7 +108,7 @@ export function Bars({ m, run, ledger }: { m: Manifest; run: Run; ledger: string
         <span>
           {name} in {unit}
         </span>
-        <span className="flex items-center gap-3">
+        <span className="flex flex-wrap items-center gap-x-3">
           <Toggle label="Numbers" checked={numbers} onChange={setNumbers} />
           <Select
             label="Up to"

@@ -21,6 +21,7 @@ import { Help } from '../shell/Help';
 import { pathLayer } from './BenchStage';
 import { ENERGY, ledgersOf } from './Bars';
 import type { Shown } from './Dock';
+import { forceLayers } from './ForceArrows';
 import { HeadButton } from './HeadButton';
 import { Select } from '../ui';
 import { SetUpMenu } from './SetUpMenu';
@@ -66,7 +67,11 @@ export const BenchHeader = memo(function BenchHeader({
   onProjector,
   onSetUp,
 }: Props) {
-  const layerItems = [...m.layers, ...m.handles.map((h) => ({ id: pathLayer(h.id), name: `Path of the ${h.name}` }))];
+  const layerItems = [
+    ...m.layers,
+    ...forceLayers(m),
+    ...m.handles.map((h) => ({ id: pathLayer(h.id), name: `Path of the ${h.name}` })),
+  ];
   const setUps = m.setUps as SetUp[];
   const ledgers = ledgersOf(m);
   const bodyNames = JSON.parse(bodies) as string[];

@@ -4,6 +4,7 @@ import { sceneOf } from '../scenes';
 import { isPossible } from './ActButton';
 import { BenchHandle } from './BenchHandle';
 import { DragThing } from './DragThing';
+import { ForceArrows } from './ForceArrows';
 import { DrawOver, type Tool } from './DrawOver';
 import { Grid, squareText } from '../picture/Grid';
 import { Stage, useStage } from '../picture/Stage';
@@ -61,6 +62,7 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
               layers.has(pathLayer(h.id)) && <Trail key={h.id} run={run} picture={picture} frame={frame} handle={i} />,
           )}
           <Drawing picture={picture} layers={layers} />
+          {m.forces.length > 0 && <ForceArrows m={m} picture={picture} layers={layers} />}
         </g>
         {m.acts
           .filter((act) => act.dragging && isPossible(act, picture))

@@ -52,7 +52,7 @@ function Bench({ m }: { m: Manifest }) {
       .map((c) => c.id),
     bars: ledgersOf(m)
       .map((l) => l.id)
-      .slice(-1),
+      .slice(0, 1),
     graphed: [],
     layers: [],
     histograms: m.distributions.slice(0, 1).map((d) => d.id),

@@ -10,7 +10,7 @@ export function ProfileGraph({ m, run, profile }: { m: Manifest; run: Run; profi
   const { width: W, type } = useSize(box);
   const H = 0.5 * W + 2.6 * type;
   const pad = padOf(type, true);
-  const lines = run.profile(m.profiles.indexOf(profile));
+  const { lines, mark } = run.profile(m.profiles.indexOf(profile));
   const { along, up } = profile;
   const every = (offset: number, per: number) =>
     lines.flatMap((l) =>
@@ -54,21 +54,26 @@ export function ProfileGraph({ m, run, profile }: { m: Manifest; run: Run; profi
             </g>
           );
         })}
+        {mark.length > 0 && (
+          <circle
+            cx={x(mark[0] * along.perSi)}
+            cy={y(mark[1] * up.perSi)}
+            r="6"
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+            strokeWidth="2.5"
+            data-mark
+          />
+        )}
       </svg>
       <p className="text-fine text-soft">
         {lines.length === 0 ? (
           'Nothing yet.'
         ) : (
           <>
-            <Symbol text={up.symbol} />, {up.name}, against <Symbol text={along.symbol} />, {along.name}. Last:{' '}
+            <Symbol text={up.symbol} />, {up.name}, against <Symbol text={along.symbol} />, {along.name}. Full line:{' '}
             {lines.at(-1)!.name}
-            {lines.length > 1 &&
-              `; broken lines: ${lines
-                .slice(0, -1)
-                .reverse()
-                .map((l) => l.name)
-                .join(', ')} before`}
-            .
+            {lines.length > 1 && `; broken: ${[...new Set(lines.slice(0, -1).map((l) => l.name))].join(', ')}`}.
           </>
         )}
       </p>

@@ -18,26 +18,28 @@ interface Props {
   playing: boolean;
   /** Channels and outcomes that may be taken; without it, all. */
   allowed?: string[];
+  /** Events at which there are rows at first; without it, as the apparatus suggests. */
+  at?: string[];
   onSeek: (time: number) => void;
   /** Brings the table into the notebook, where there is one. */
   onNotebook?: (table: RunTable) => void;
 }
 
-function firstPlan(m: Manifest, allowed: string[] | undefined): TablePlan {
+function firstPlan(m: Manifest, allowed: string[] | undefined, at: string[]): TablePlan {
   const may = (id: string) => !allowed || allowed.includes(id);
   const plain = m.channels.filter((c) => may(c.id) && (allowed || (!c.account && !c.ledger)));
   return {
-    rows: m.clock === 'steps' ? 'actions' : 'interval',
+    rows: at.length ? 'events' : m.clock === 'steps' ? 'actions' : 'interval',
     interval: Number(printShort(APART * m.speed * m.timePerSi).replace(',', '.')),
-    events: m.events.map((e) => e.id),
+    events: at.length ? at : m.events.map((e) => e.id),
     channels: plain.slice(0, allowed ? 12 : 4).map((c) => c.id),
     outcomes: allowed ? m.outcomes.filter((o) => may(o.id)).map((o) => o.id) : [],
   };
 }
 
 /** The run as rows: at an interval, at events, or one for each thing done; on to the notebook, or out as CSV. */
-export function RunTablePanel({ m, run, playing, allowed, onSeek, onNotebook }: Props) {
-  const [plan, setPlan] = useState(() => firstPlan(m, allowed));
+export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNotebook }: Props) {
+  const [plan, setPlan] = useState(() => firstPlan(m, allowed, at));
   const [interval, setInterval] = useState(() => String(plan.interval));
   const may = (id: string) => !allowed || allowed.includes(id);
   const bodies = run.bodies();

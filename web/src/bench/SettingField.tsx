@@ -15,10 +15,12 @@ interface Props {
   onChange: (v: SettingValue) => void;
   /** Told before its name, for one of many alike. */
   of?: string;
+  /** What it will bring about, where that is told. */
+  told?: { share?: number; words?: string };
 }
 
 /** One setting as the manifest declares it: slider and typed value, choice, switch. */
-export function SettingField({ m, owner = '', s, value, onChange, of }: Props) {
+export function SettingField({ m, owner = '', s, value, onChange, of, told }: Props) {
   const name = of ? `${s.name}, ${of}` : s.name;
   if (s.type === 'switch') return <Toggle label={name} checked={value === true} onChange={onChange} />;
   if (s.type === 'choice') {
@@ -31,7 +33,7 @@ export function SettingField({ m, owner = '', s, value, onChange, of }: Props) {
       </div>
     );
   }
-  return <Amount m={m} owner={owner} s={s} name={name} value={value as number} onChange={onChange} />;
+  return <Amount {...{ m, owner, s, name, told, onChange }} value={value as number} />;
 }
 
 interface TypedProps {
@@ -94,6 +96,7 @@ function Amount({
   name,
   value,
   onChange,
+  told,
 }: {
   m: Manifest;
   owner: string;
@@ -101,6 +104,7 @@ function Amount({
   name: string;
   value: number;
   onChange: (v: number) => void;
+  told?: Props['told'];
 }) {
   const id = useId();
   const [error, setError] = useState<string | null>(null);
@@ -137,10 +141,34 @@ function Amount({
           <RotateCcw size={13} />
         </button>
       </div>
+      {told?.words && <Dial share={told.share ?? 0} words={told.words} />}
       {s.note && <p className="text-fine leading-tight text-soft">{s.note}</p>}
       <p id={`${id}-error`} role={error ? 'alert' : undefined} className="text-fine text-copper">
         {error}
       </p>
+    </div>
+  );
+}
+
+/** How much it will matter, on a scale from not at all to everything, and what will come of it. */
+function Dial({ share, words }: { share: number; words: string }) {
+  const angle = Math.PI * (1 - share);
+  return (
+    <div className="flex items-center gap-2" data-forecast={share.toFixed(2)}>
+      <svg width="46" height="27" viewBox="0 0 46 27" aria-hidden>
+        <path d="M3 24A20 20 0 0 1 43 24" fill="none" stroke="var(--edge)" strokeWidth="4" />
+        <path d="M29 5A20 20 0 0 1 43 24" fill="none" stroke="var(--plum)" strokeWidth="4" />
+        <line
+          x1="23"
+          y1="24"
+          x2={23 + 17 * Math.cos(angle)}
+          y2={24 - 17 * Math.sin(angle)}
+          stroke="var(--ink)"
+          strokeWidth="2.5"
+        />
+        <circle cx="23" cy="24" r="2.5" fill="var(--ink)" />
+      </svg>
+      <p className="text-fine leading-tight">{words}</p>
     </div>
   );
 }

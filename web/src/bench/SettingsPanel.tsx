@@ -1,5 +1,6 @@
 import { memo, useCallback, useRef } from 'react';
 import { isShown, type ItemValues, type Manifest, type Setting, type SettingValue, type SettingValues } from '../core';
+import { forecast } from '../core/models';
 import { ItemsField } from './ItemsField';
 import { SettingField } from './SettingField';
 
@@ -37,7 +38,14 @@ function PanelNow({ m, values, onChange, only, lying }: Props) {
     s.type === 'items' ? (
       <ItemsField key={s.id} m={m} s={s} value={values[s.id] as ItemValues[]} onChange={(v) => onChange(s.id, v)} />
     ) : (
-      <SettingField key={s.id} m={m} s={s} value={values[s.id]} onChange={(v) => onChange(s.id, v)} />
+      <SettingField
+        key={s.id}
+        m={m}
+        s={s}
+        value={values[s.id]}
+        onChange={(v) => onChange(s.id, v)}
+        told={s.type === 'amount' && s.forecast ? forecast(m.id, s.id, values) : undefined}
+      />
     );
   if (lying)
     return (

@@ -6,6 +6,10 @@ import type { Counted, Distribution, Failure, Recipe, Run, SettingValue, Setting
 export function checkSetting(apparatus: string, owner: string, setting: string, value: SettingValue) {
   return door.checkSetting(apparatus, owner, setting, value) as { value: SettingValue } | Failure;
 }
+/** What a setting will bring about: from 0, hardly to be seen, to 1, it decides everything; and in words. */
+export function forecast(apparatus: string, setting: string, values: SettingValues) {
+  return door.forecast(apparatus, setting, values) as { share?: number; words?: string };
+}
 /** A list of things with one more. */
 export function addItem(apparatus: string, setting: string, value: SettingValue) {
   return door.addItem(apparatus, setting, value) as { value: SettingValue } | Failure;

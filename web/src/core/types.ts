@@ -70,7 +70,7 @@ export interface RunTable {
 type Told =
   'act' | 'stopAt' | 'back' | 'recipe' | 'settings' | 'profile' | 'bodies' | 'itemNames' | 'dragged' | 'table';
 export type Run = Omit<RunDoor, Told> & {
-  profile(which: number): { name: string; points: Float64Array }[];
+  profile(which: number): { lines: { name: string; points: Float64Array }[]; mark: Float64Array };
   /** What each body is called now; empty where it isn't there. */
   bodies(): string[];
   /** What each thing of a list is called now. */

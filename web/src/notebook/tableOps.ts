@@ -88,7 +88,13 @@ export function tableOps(table: NotebookTable, edits: Edits) {
       ]);
     },
     /** Takes in a run's table below what stands there, as one step; each value knows its trial and its moment. */
-    takeRun: ({ columns: heads, rows: lines, times }: RunTable, reading: (time: number) => Reading) => {
+    takeRun: ({ columns: all, rows: whole, times }: RunTable, reading: (time: number) => Reading) => {
+      // What only says which row it is belongs into a table that has a place for it, or has no place for anything.
+      const fits = all.map((head) => columnFor(table.columns, head));
+      const some = fits.some(Boolean);
+      const kept = all.map((head, j) => !some || !!fits[j] || !['time', 'step', 'event', 'done'].includes(head.id));
+      const heads = all.filter((_, j) => kept[j]);
+      const lines = whole.map((line) => line.filter((_, j) => kept[j]));
       const taken = new Set(table.columns.map((c) => c.symbol));
       const fresh: ColumnSpec[] = [];
       const into = heads.map((head) => columnFor(table.columns, head) ?? freshFor(head, taken, fresh));

@@ -3,6 +3,7 @@ import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'reac
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
 import { Bars } from '../bench/Bars';
+import { forceLayers } from '../bench/ForceArrows';
 import { HistogramPanel } from '../bench/HistogramPanel';
 import { ProfileGraph } from '../bench/ProfileGraph';
 import { RunTablePanel } from '../bench/RunTablePanel';
@@ -23,6 +24,7 @@ import { Tray } from '../instruments/Tray';
 import { useInstruments } from '../instruments/useInstruments';
 import type { Journal, Slots } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
+import { UPRIGHT } from '../picture/picture';
 import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import { useLeaving, type Standing } from './standing';
@@ -121,6 +123,20 @@ export const LabBench = memo(function LabBench({
     if (trial) onRows(table, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
   };
 
+  // A lying picture leaves room beside it, an upright one below.
+  const lying = m.views[0].aspect > UPRIGHT;
+  const runTable = block.table.length > 0 && tableOpen && (
+    <RunTablePanel
+      m={m}
+      run={run}
+      playing={live.playing}
+      allowed={block.table}
+      at={block.tableAt}
+      onSeek={live.seek}
+      onNotebook={readOnly ? undefined : rowsTaken}
+    />
+  );
+
   useLeaving(standing);
   useEffect(() =>
     standing.tell({
@@ -171,8 +187,13 @@ export const LabBench = memo(function LabBench({
                 Run table
               </Press>
             )}
-            {m.layers.length > 0 && (
-              <ShowMenu trigger={<Button small>Show</Button>} items={m.layers} chosen={layers} onChange={setLayers} />
+            {m.layers.length + m.forces.length > 0 && (
+              <ShowMenu
+                trigger={<Button small>Show</Button>}
+                items={[...m.layers, ...forceLayers(m)]}
+                chosen={layers}
+                onChange={setLayers}
+              />
             )}
           </Tray>
           {tool && (
@@ -219,7 +240,7 @@ export const LabBench = memo(function LabBench({
           </div>
           {beside.length > 0 && !aside && !trialsOpen && (
             <div
-              className="flex flex-col gap-2 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-64 @xl:border-t-0 @xl:border-l"
+              className="flex flex-col gap-2 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-56 @xl:border-t-0 @xl:border-l"
               tabIndex={0}
               role="region"
               aria-label="Bars and curves"
@@ -233,6 +254,9 @@ export const LabBench = memo(function LabBench({
                   <ProfileGraph key={p.id} m={m} run={run} profile={p} />
                 ))}
             </div>
+          )}
+          {runTable && lying && !aside && (
+            <div className="flex w-72 shrink-0 flex-col border-l bg-sheet">{runTable}</div>
           )}
           {bins.length > 0 && !aside && !trialsOpen && (
             <div className="grid auto-cols-fr grid-flow-col gap-x-4 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-1/2 @xl:border-t-0 @xl:border-l @3xl:w-96">
@@ -258,17 +282,8 @@ export const LabBench = memo(function LabBench({
               <Readouts m={m} shown={block.readouts} values={run.channels()} bodies={run.bodies()} lying />
             </div>
           </div>
-          {block.table.length > 0 && tableOpen && (
-            <div className="flex max-h-[34%] min-h-24 shrink-0 flex-col border-t bg-sheet">
-              <RunTablePanel
-                m={m}
-                run={run}
-                playing={live.playing}
-                allowed={block.table}
-                onSeek={live.seek}
-                onNotebook={readOnly ? undefined : rowsTaken}
-              />
-            </div>
+          {runTable && !lying && (
+            <div className="flex max-h-[34%] min-h-24 shrink-0 flex-col border-t bg-sheet">{runTable}</div>
           )}
           {block.open.length > 0 && (
             <section

@@ -3,6 +3,7 @@ package cauldron.browser;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.inventory.Inventory;
+import cauldron.core.apparatus.Forecast;
 import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
@@ -35,6 +36,14 @@ public final class BenchDoor {
     public static JSObject checkSetting(String apparatus, String owner, String setting, JSObject value) {
         return Trees.guarded(() -> Tree.of("value",
                 Inventory.get(apparatus).manifest().settingOf(owner, setting).check(Trees.fromJs(value))));
+    }
+
+    /** What a setting will bring about: {@code {share, words}}, or empty where nothing is told. */
+    @JSExport
+    public static JSObject forecast(String apparatus, String setting, JSObject settings) {
+        Apparatus a = Inventory.get(apparatus);
+        Forecast told = a.forecast(setting, Settings.of(a.manifest(), Trees.mapFromJs(settings)));
+        return Trees.toJs(told == null ? Tree.of() : Tree.of("share", told.share(), "words", told.words()));
     }
 
     /** A list of things with one more: {@code {value}} or {@code {error}}. */

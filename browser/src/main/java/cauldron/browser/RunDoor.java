@@ -185,7 +185,7 @@ public final class RunDoor {
         return Float64Array.fromJavaArray(run.outcomes());
     }
 
-    /** The lines of a profile now: {@code [{name, points}]}, points in SI, along and up by turns. */
+    /** A profile now: {@code {lines: [{name, points}], mark}}, points in SI, along and up by turns. */
     @JSExport
     public JSObject profile(int which) {
         ProfileLines lines = run.profile(run.manifest().profiles().get(which));
@@ -193,7 +193,7 @@ public final class RunDoor {
         for (int i = 0; i < lines.count(); i++) {
             all.add(Tree.of("name", lines.name(i), "points", lines.points(i)));
         }
-        return Trees.toJs(all);
+        return Trees.toJs(Tree.of("lines", all, "mark", lines.mark()));
     }
 
     /** What each body is called now, in the manifest's order; empty where it isn't there. */

@@ -17,6 +17,7 @@ public final class Amount extends Setting {
     private double step = 1;
     private Double first;
     private String note = "";
+    private boolean forecast;
     private double factor;
     /** How many of its unit make one of SI, where that is a whole number; else 0. */
     private double perSi;
@@ -54,6 +55,13 @@ public final class Amount extends Setting {
     public Amount note(String text) {
         stillOpen();
         note = text;
+        return this;
+    }
+
+    /** What it will bring about is told beside it, by {@link Apparatus#forecast}. */
+    public Amount forecast() {
+        stillOpen();
+        forecast = true;
         return this;
     }
 
@@ -209,6 +217,7 @@ public final class Amount extends Setting {
     public Map<String, Object> toTree() {
         return Tree.of("type", "amount", "id", id(), "symbol", symbol, "name", name(), "unit", unit, "min", min,
                 "max", max, "step", step, "initial", initial(), "whole", whole, "group", group(), "live", isLive(),
-                "shownWhen", shownWhen(), "note", note);
+                "shownWhen", shownWhen(), "note", note, "forecast",
+                forecast);
     }
 }

@@ -72,7 +72,7 @@ public abstract class Apparatus extends Declaration {
             Manifest closed = new Manifest(id, modelVersion, name, summary, topics, clock, interval,
                     speed, timeUnit, List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
                     List.copyOf(views), List.copyOf(scene), List.copyOf(curves), List.copyOf(handles), List.copyOf(acts), List.copyOf(layers),
-                    List.copyOf(bodies), List.copyOf(ledgers), List.copyOf(outcomes), List.copyOf(profiles),
+                    List.copyOf(bodies), List.copyOf(ledgers), List.copyOf(outcomes), List.copyOf(profiles), List.copyOf(forces),
                     List.copyOf(tray), hooks, List.copyOf(slips));
             closed.close();
             manifest = closed;
@@ -161,6 +161,16 @@ public abstract class Apparatus extends Declaration {
      */
     protected Map<String, Object> dragged(Act act, int which, double x, double y, Settings settings) {
         return null;
+    }
+
+    /** What a setting that was declared with a forecast will bring about; null where that can't be told now. */
+    protected Forecast forecast(Setting setting, Settings settings) {
+        return null;
+    }
+
+    /** What a setting will bring about under some settings; null where nothing is told. */
+    public final Forecast forecast(String settingId, Settings settings) {
+        return forecast(manifest().setting(settingId), settings);
     }
 
     /** What a handle moved to a place means for the settings before a run has begun. */

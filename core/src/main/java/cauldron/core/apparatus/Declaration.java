@@ -34,6 +34,7 @@ public abstract class Declaration {
     final List<Ledger> ledgers = new ArrayList<>();
     final List<Outcome> outcomes = new ArrayList<>();
     final List<Profile> profiles = new ArrayList<>();
+    final List<Force> forces = new ArrayList<>();
     final List<Instrument> tray = new ArrayList<>();
     final Map<String, Channel> hooks = new LinkedHashMap<>();
     final List<String> slips = new ArrayList<>();
@@ -97,6 +98,7 @@ public abstract class Declaration {
         ledgers.addAll(part.ledgers);
         outcomes.addAll(part.outcomes);
         profiles.addAll(part.profiles);
+        forces.addAll(part.forces);
         tray.addAll(part.tray);
         hooks.putAll(part.hooks);
         slips.addAll(part.slips);
@@ -166,6 +168,11 @@ public abstract class Declaration {
     /** A number in the scene that is neither a place nor a length. */
     protected final SceneNumber number(String id) {
         return add(scene, new SceneNumber(this, id));
+    }
+
+    /** A force that can be drawn as an arrow where it acts; its components are fields {@code id.right}, {@code id.up}. */
+    protected final Force force(String id, String symbol, String name, Place at) {
+        return add(forces, new Force(this, id, symbol, name, at, number(id + ".right"), number(id + ".up")));
     }
 
     /** A line through many points in the scene. */

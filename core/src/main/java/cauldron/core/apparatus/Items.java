@@ -61,6 +61,12 @@ public final class Items extends Setting {
         return this;
     }
 
+    /** There only while a choice stands on an option. */
+    public <T> Items when(Choice<T> choice, T option) {
+        setShownWhen(new Condition(choice, option));
+        return this;
+    }
+
     /** It may change while the apparatus runs. */
     public Items live() {
         setLive();

@@ -25,6 +25,7 @@ import java.util.function.Function;
  * @param ledgers       accounts besides that of energy
  * @param outcomes      what stands once a run is over
  * @param profiles      curves at an instant
+ * @param forces        what can be drawn as arrows
  * @param instruments   instruments that make sense here
  * @param hooks         which channel an instrument shows that is hooked in, by the instrument's id
  * @param slips         what learners commonly get wrong with it
@@ -33,12 +34,16 @@ public record Manifest(String id, int modelVersion, String name, String summary,
                        Clock clock, double interval, double speed, String timeUnit, List<Setting> settings, List<Channel> channels,
                        List<Distribution> distributions, List<Event> events, List<View> views, List<SceneField> scene,
                        List<SceneCurve> curves, List<Handle> handles, List<Act> acts, List<Layer> layers, List<Body> bodies,
-                       List<Ledger> ledgers, List<Outcome> outcomes, List<Profile> profiles, List<Instrument> instruments,
+                       List<Ledger> ledgers, List<Outcome> outcomes, List<Profile> profiles,
+                       List<Force> forces, List<Instrument> instruments,
                        Map<String, Channel> hooks, List<String> slips) {
+
+    /** How forces are shown: as arrows, with components, with their sum. */
+    static final List<String> FORCE_VIEWS = List.of("forces", "forces/components", "forces/sum");
 
     private List<List<? extends Declared>> lists() {
         return List.of(settings, channels, distributions, events, views, scene, curves, handles, acts, layers, bodies, ledgers,
-                outcomes, profiles);
+                outcomes, profiles, forces);
     }
 
     /** Looks for all that is wrong, and gives everything its place if nothing is. */
@@ -64,6 +69,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         }
         channels.forEach(c -> c.check(this, faults));
         bodies.forEach(b -> b.check(this, faults));
+        forces.forEach(f -> f.check(this, faults));
         ledgers.forEach(l -> l.check(this, faults));
         distributions.forEach(d -> d.check(this, faults));
         handles.forEach(h -> h.check(this, faults));
@@ -190,6 +196,13 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         return named(handles, "handle", handleId);
     }
 
+    /** Refuses what can't be shown over it: neither a layer nor, where there are forces, one of their views. */
+    public void checkShown(String layerId) {
+        if (forces.isEmpty() || !FORCE_VIEWS.contains(layerId)) {
+            layer(layerId);
+        }
+    }
+
     /** The layer of an id; refuses one it doesn't have. */
     public Layer layer(String layerId) {
         return named(layers, "layer", layerId);
@@ -231,7 +244,8 @@ public record Manifest(String id, int modelVersion, String name, String summary,
                 "events", names(events), "views", names(views), "scene", trees(scene, SceneField::toTree), "curves",
                 trees(curves, SceneCurve::toTree), "handles", trees(handles, Handle::toTree), "acts", trees(acts, Act::toTree), "layers", trees(layers, Layer::toTree),
                 "bodies", trees(bodies, Body::toTree), "ledgers", trees(ledgers, Ledger::toTree), "outcomes",
-                trees(outcomes, Outcome::toTree), "profiles", trees(profiles, Profile::toTree), "instruments", i, "slips",
+                trees(outcomes, Outcome::toTree), "profiles", trees(profiles, Profile::toTree), "forces",
+                trees(forces, Force::toTree), "instruments", i, "slips",
                 slips);
     }
 

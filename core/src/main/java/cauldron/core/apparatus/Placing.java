@@ -19,10 +19,18 @@ public final class Placing {
         values.put(amount.id(), Math.max(amount.min(), Math.min(amount.max(), own)));
     }
 
+    /** Sets an amount, given in SI, to the nearest of its steps within its range. */
+    public void stepped(Amount amount, double si) {
+        double per = Math.rint(1 / amount.step());
+        double own = Math.rint(si / amount.si(1) * per) / per;
+        values.put(amount.id(), Math.max(amount.min(), Math.min(amount.max(), own)));
+    }
+
     /** Sets a field of one of a list of things, given in SI, to the nearest step where it may be. */
     @SuppressWarnings("unchecked")
     public void field(Settings now, Items items, int which, Amount field, double si) {
-        List<Map<String, Object>> rows = new ArrayList<>((List<Map<String, Object>>) now.kept(items));
+        Object before = values.getOrDefault(items.id(), now.kept(items));
+        List<Map<String, Object>> rows = new ArrayList<>((List<Map<String, Object>>) before);
         double steps = Math.rint(si / field.si(1) / field.step());
         // A whole number of tenths, not tenths of tenths.
         double own = 1 / field.step() == Math.rint(1 / field.step()) ? steps / Math.rint(1 / field.step()) : steps * field.step();

@@ -10,6 +10,7 @@ public final class ProfileLines {
     }
 
     private final List<Line> lines = new ArrayList<>();
+    private double[] mark = {};
 
     /** Begins another line. */
     public void line(String name) {
@@ -21,6 +22,16 @@ public final class ProfileLines {
         List<Double> points = lines.get(lines.size() - 1).points();
         points.add(along);
         points.add(up);
+    }
+
+    /** Marks the point at which it stands now. */
+    public void mark(double along, double up) {
+        mark = new double[] {along, up};
+    }
+
+    /** The point at which it stands now; empty where none is marked. */
+    public double[] mark() {
+        return mark;
     }
 
     /** How many lines there are. */

@@ -33,6 +33,12 @@ public final class Scene {
         values[number.index()] = value;
     }
 
+    /** Notes a force's components in newtons, rightwards and upwards. */
+    public void put(Force force, double right, double up) {
+        put(force.right(), right);
+        put(force.up(), up);
+    }
+
     /** Lays a curve through points in metres: x and y by turns. The array is kept, and not to be changed. */
     public void put(SceneCurve curve, double[] points) {
         curves[curve.index()] = points;

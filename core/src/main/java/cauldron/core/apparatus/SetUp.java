@@ -20,6 +20,7 @@ public final class SetUp extends Staging<SetUp> {
     private final List<String> graphed = new ArrayList<>();
     private final List<String> bars = new ArrayList<>();
     private final List<String> profiles = new ArrayList<>();
+    private final List<String> views = new ArrayList<>();
     private String against = "";
     private boolean table;
 
@@ -80,6 +81,12 @@ public final class SetUp extends Staging<SetUp> {
         return this;
     }
 
+    /** With its forces as arrows. */
+    public SetUp forces() {
+        views.add(Manifest.FORCE_VIEWS.get(0));
+        return this;
+    }
+
     /** With the run's table. */
     public SetUp table() {
         table = true;
@@ -87,8 +94,10 @@ public final class SetUp extends Staging<SetUp> {
     }
 
     Map<String, Object> toTree() {
+        List<String> shown = new ArrayList<>(views);
+        layers().forEach(layer -> shown.add(layer.id()));
         return Tree.of("id", id, "name", name, "about", about, "recipe", recipe().toTree(), "until", run().head(), "at",
                 moment(), "shown", Tree.of("readouts", readouts, "graphed", graphed, "against", against, "bars", bars,
-                        "profiles", profiles, "layers", layers().stream().map(Declared::id).toList(), "table", table));
+                        "profiles", profiles, "layers", shown, "table", table));
     }
 }

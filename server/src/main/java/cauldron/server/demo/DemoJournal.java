@@ -87,9 +87,16 @@ final class DemoJournal {
 
     /** A bench of the lab, as it is set up, with this work's chance. */
     Run bench(String block) {
+        return bench(block, Map.of());
+    }
+
+    /** The same with some settings changed. */
+    Run bench(String block, Map<String, Object> changed) {
         BenchPlan plan = ((BenchBlock) sheet.block(block)).plan();
         Apparatus apparatus = Inventory.get(plan.apparatus());
-        return new Run(apparatus, Settings.of(apparatus.manifest(), plan.setup()), id(block).hashCode());
+        Map<String, Object> settings = new LinkedHashMap<>(plan.setup());
+        settings.putAll(changed);
+        return new Run(apparatus, Settings.of(apparatus.manifest(), settings), id(block).hashCode());
     }
 
     /** Keeps a trial of a bench as the page would; answers its id. */
@@ -102,7 +109,10 @@ final class DemoJournal {
         if (!m.outcomes().isEmpty()) {
             Map<String, Object> outcomes = new LinkedHashMap<>();
             m.outcomes().forEach(o -> outcomes.put(o.id(), o.own(run.outcome(o))));
+            outcomes.values().removeIf(value -> ((Double) value).isNaN());
             kept.put("outcomes", outcomes);
+        }
+        if (!m.curves().isEmpty()) {
             kept.put("curves", m.curves().stream().map(c -> list(run.scene().of(c))).toList());
         }
         add(block, "trial/" + id, kept);

@@ -120,6 +120,8 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
                 (BenchBlock b) -> b.plan().profiles()).otherwise(List.of()).says("Curves at an instant that are shown.");
         private final Field<BenchBlock, List<String>> table = field("table", list(text(60), 100), (BenchBlock b) -> b.plan().table())
                 .otherwise(List.of()).says("Channels and outcomes that may be taken from the run's table; without it, none.");
+        private final Field<BenchBlock, List<String>> tableAt = field("tableAt", list(text(60), 20),
+                (BenchBlock b) -> b.plan().tableAt()).otherwise(List.of()).says("Events at which the run's table has its rows at first.");
         private final Field<BenchBlock, List<String>> instruments = field("instruments", list(text(60), 40),
                 (BenchBlock b) -> b.plan().instruments()).otherwise(List.of()).given(b -> b.plan().tray())
                 .says("What lies on the tray; without it, all that make sense.");
@@ -136,7 +138,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         @Override
         protected BenchBlock make(Filled f) {
             return new BenchBlock(f.get(id), f.get(title), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(readouts),
-                    f.get(layers), f.get(histograms), f.get(bars), f.get(profiles), f.get(table), f.get(instruments)), f.get(distinct));
+                    f.get(layers), f.get(histograms), f.get(bars), f.get(profiles), f.get(table), f.get(tableAt), f.get(instruments)), f.get(distinct));
         }
 
         @Override

@@ -19,11 +19,12 @@ import java.util.Map;
  * @param bars        accounts shown as bars: {@code energy}, or the ids of ledgers
  * @param profiles    curves at an instant that are shown
  * @param table       channels and outcomes that may be taken from the run's table; empty: it isn't offered
+ * @param tableAt     events at which that table has its rows at first; empty: as the apparatus suggests
  * @param instruments what lies on the tray; empty: all that make sense
  */
 public record BenchPlan(String apparatus, Map<String, Object> setup, List<String> open, List<String> readouts,
                         List<String> layers, List<String> histograms, List<String> bars, List<String> profiles,
-                        List<String> table, List<String> instruments) {
+                        List<String> table, List<String> tableAt, List<String> instruments) {
 
     private static final String ENERGY = "energy";
 
@@ -39,11 +40,12 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         setup.forEach((id, value) -> at.attempt(() -> manifest.setting(id).check(value)));
         open.forEach(id -> at.attempt(() -> manifest.setting(id)));
         readouts.forEach(id -> at.attempt(() -> manifest.channel(id)));
-        layers.forEach(id -> at.attempt(() -> manifest.layer(id)));
+        layers.forEach(id -> at.attempt(() -> manifest.checkShown(id)));
         histograms.forEach(id -> at.attempt(() -> manifest.distribution(id)));
         bars.forEach(id -> at.attempt(() -> checkBars(manifest, id)));
         profiles.forEach(id -> at.attempt(() -> manifest.profile(id)));
         table.forEach(id -> at.attempt(() -> checkTaken(manifest, id)));
+        tableAt.forEach(id -> at.attempt(() -> manifest.event(id)));
         instruments.forEach(id -> at.attempt(() -> manifest.instrument(id)));
     }
 

@@ -1,0 +1,2 @@
+/** A wagon on a bent rail, with friction, off it and on it again. */
+package cauldron.core.apparatus.railrun;
