@@ -1,0 +1,79 @@
+import { expect, test, vi } from 'vitest';
+import { workOut, type RunTable } from '../core';
+import { onAPage } from '../ui/page.fixture';
+import { table } from './fixture';
+import type { Change } from './journal';
+import { tableOps } from './tableOps';
+
+onAPage();
+
+const run: RunTable = {
+  columns: [
+    { id: 'time', name: 'time', symbol: 't', unit: 's', label: false },
+    { id: 'event', name: 'event', symbol: 'event', unit: '', label: true },
+    { id: 'length', name: 'Length of the cord', symbol: 'L', unit: 'm', label: false },
+    { id: 'speed', name: 'Speed', symbol: 'v', unit: 'm/s', label: false },
+  ],
+  times: [0.5, 1.25],
+  rows: [
+    ['0.500', 'lowest point', '0.420', '1.20'],
+    ['1.250', 'highest point', '', '−0.30'],
+  ],
+};
+
+function taken(spec: ReturnType<typeof table>, what = run) {
+  const apply = vi.fn<(changes: Change[]) => void>();
+  const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
+  tableOps(spec, edits).takeRun(what, (time) => ({ trial: 'trial-7', frame: 60 * time, instruments: {} }));
+  expect(apply).toHaveBeenCalledTimes(1);
+  return new Map(apply.mock.calls[0][0].map(({ slot, value }) => [slot, value]));
+}
+
+test('a run goes below what stands there, its values said in the columns own units, each with its origin', () => {
+  const changes = taken(table(['Tern', '42.0', '26.01']));
+  const rows = (changes.get('rows') as { order: string[] }).order;
+  expect(rows).toHaveLength(3);
+  expect(changes.get(`cell/${rows[1]}/L`)).toEqual({
+    text: '42.0',
+    reading: { trial: 'trial-7', frame: 30, instruments: {} },
+  });
+  expect(changes.get(`cell/${rows[2]}/t`)).toEqual({
+    text: '1.250',
+    reading: { trial: 'trial-7', frame: 75, instruments: {} },
+  });
+  // What had no value leaves its cell empty.
+  expect(changes.has(`cell/${rows[2]}/L`)).toBe(false);
+});
+
+test('what the table has no column for becomes one, with name, symbol and unit; words of the row do not', () => {
+  const changes = taken(table());
+  const { columns } = changes.get('columns') as { columns: { symbol: string; unit: string; name: string }[] };
+  expect(columns.map((c) => c.symbol)).toEqual(['cord', 'L', 't', 'T', 'v']);
+  expect(columns.at(-1)).toMatchObject({ name: 'Speed', unit: 'm/s', kind: 'measured' });
+});
+
+test('a table that fits nothing of it takes all of it, under symbols that are free', () => {
+  const spec = {
+    ...table(),
+    columns: [{ id: 'v', name: 'volume', symbol: 'v', unit: 'L', kind: 'measured' as const }],
+  };
+  const changes = taken(spec);
+  const { columns } = changes.get('columns') as { columns: typeof spec.columns };
+  expect(columns.map((c) => c.symbol)).toEqual(['v', 't', 'event', 'L', 'v_2']);
+});
+
+test('ten thousand rows are one step, and can be worked out', () => {
+  const many: RunTable = {
+    columns: [run.columns[0], run.columns[3]],
+    times: Array.from({ length: 10_000 }, (_, i) => i / 60),
+    rows: Array.from({ length: 10_000 }, (_, i) => [String(i), String(2 * i)]),
+  };
+  const changes = taken(table(), many);
+  expect(changes.size).toBe(20_002);
+  const columns = (changes.get('columns') as { columns: ReturnType<typeof table>['columns'] }).columns;
+  const rows = (changes.get('rows') as { order: string[] }).order.map((id) => ({
+    id,
+    cells: Object.fromEntries(columns.map((c) => [c.id, String(changes.get(`cell/${id}/${c.id}`)?.text ?? '')])),
+  }));
+  expect(workOut({ columns, rows }).columns.at(-1)!.values[9_999]).toBe(19_998);
+});
