@@ -33,6 +33,7 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
   const { Drawing, paint } = use(sceneOf(m.id));
   const { [side]: picture } = bench.pictures;
   const { frame } = picture;
+  const pointed = tool ? undefined : m.acts.find((a) => a.pointed && isPossible(a, picture));
   return (
     <div className="relative flex min-h-0 min-w-0">
       <Stage
@@ -42,6 +43,7 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
         under={paint && picture.crowd ? (ctx, pixel) => paint(ctx, picture, layers, pixel) : undefined}
       >
         <Grid picture={picture} />
+        {pointed && <PointAt picture={picture} onPoint={(x, y) => bench.point(side, pointed, x, y)} />}
         <g id={`bench-content-${side}`}>
           {behind.map((r, i) => (
             <Trail key={i} run={r} picture={picture} frame={frame} faint />
@@ -108,6 +110,23 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
   );
 }
 
+/** The picture's ground, where something is done by pointing at a place. */
+function PointAt({ picture, onPoint }: { picture: Picture; onPoint: (x: number, y: number) => void }) {
+  const { locate } = useStage();
+  return (
+    <rect
+      width={picture.width}
+      height={picture.height}
+      fill="transparent"
+      data-point-at
+      onClick={(e) => {
+        const at = locate(e.clientX, e.clientY);
+        onPoint(at.x, at.y);
+      }}
+    />
+  );
+}
+
 /** What the things an act can drag are called now: those of the list that it picks from first. */
 function draggedNames(act: Act, run: Run) {
   const pick = act.arguments.find((a) => a.type === 'pick');
@@ -135,6 +154,9 @@ export function PictureNote({ bench, layers }: { bench: BenchState; layers: Read
 
 /** How far back a path is drawn, in samples: more would only be a knot. */
 const LONGEST_TRAIL = 400;
+
+/** Further than this part of the picture nothing goes from one sample to the next. */
+const LONGEST_JUMP = 0.06;
 
 /** The path of a handle, the first if none is told, or of two channels, as a line. */
 function Trail({
@@ -164,8 +186,10 @@ function Trail({
   for (let i = from; i < Math.min(n, run.sampleCount()); i++) {
     const mx = path ? path[2 * i] : xs![i];
     const my = path ? path[2 * i + 1] : ys![i];
+    // Where another one is followed the line begins anew.
+    const jump = i > from && !path && Math.hypot(mx - xs![i - 1], my - ys![i - 1]) > LONGEST_JUMP * frame[3];
     if (!Number.isNaN(mx))
-      d += `${d ? 'L' : 'M'}${((mx - frame[0]) * picture.scale).toFixed(1)} ${((frame[1] + frame[3] - my) * picture.scale).toFixed(1)}`;
+      d += `${d && !jump ? 'L' : 'M'}${((mx - frame[0]) * picture.scale).toFixed(1)} ${((frame[1] + frame[3] - my) * picture.scale).toFixed(1)}`;
   }
   return (
     <path

@@ -13,6 +13,8 @@ const LOOK = [
 ];
 /** Every population at once. */
 const ALL = 'all';
+/** So many of its last values the one that is followed leaves a mark of. */
+const TRAIL = 24;
 const MARK_DASH = ['', '5 3', '2 2'];
 
 /** How a quantity is spread over many bodies now: a histogram for each population, theory's curve over it. */
@@ -35,6 +37,7 @@ export function HistogramPanel({
   const [limit, setLimit] = useState(0.4 * d.typicalMax);
   const [alone, setAlone] = useState(ALL);
   const end = useRef(d.typicalMax);
+  const trail = useRef<Past[]>([]);
   const index = m.distributions.indexOf(d);
   const which = d.populations.map((_, i) => i);
   const n = Number(bins);
@@ -47,6 +50,14 @@ export function HistogramPanel({
     end.current = (ENDS.find((e) => e * base >= widest) ?? ENDS.at(-1)!) * base;
     counted = count();
   }
+  // The last values of the one that is followed, none from a time that was gone back over.
+  const followed = counted.map((c) => c.followed * d.perSi);
+  const past = trail.current;
+  if (past.length && past.at(-1)!.time > run.time()) past.length = 0;
+  const same = past.length > 0 && followed.every((v, p) => Object.is(v, past.at(-1)!.values[p]));
+  if (same) past.at(-1)!.time = run.time();
+  else past.push({ time: run.time(), values: followed });
+  if (past.length > TRAIL) past.splice(0, past.length - TRAIL);
   const shown = which.filter((p) => counted[p].n > 0 && (alone === ALL || alone === String(p)));
   const top = Math.max(5, ...shown.map((p) => 1.25 * Math.max(...counted[p].curve)));
   const H = Math.max(120, Math.min(0.55 * W, 15 * type));
@@ -189,19 +200,9 @@ export function HistogramPanel({
             />
           )),
         )}
-        {layers.has(d.followedOn) &&
-          which.map(
-            (p) =>
-              !Number.isNaN(counted[p].followed) && (
-                <path
-                  key={`t${p}`}
-                  d={`M${x(Math.min(end.current, counted[p].followed * d.perSi))} ${y(0)}l${-0.5 * type} ${0.9 * type}h${type}Z`}
-                  fill="var(--plum)"
-                >
-                  <title>{d.followed}</title>
-                </path>
-              ),
-          )}
+        {layers.has(d.followedOn) && (
+          <Followed name={d.followed} past={past} at={(v) => x(Math.min(end.current, v))} floor={y(0)} type={type} />
+        )}
         <line
           x1={x(Math.min(limit, end.current))}
           x2={x(Math.min(limit, end.current))}
@@ -248,5 +249,58 @@ export function HistogramPanel({
         ))}
       </div>
     </figure>
+  );
+}
+
+interface Past {
+  time: number;
+  values: number[];
+}
+
+/** Where the one that is followed stands now, and below the axis where it stood lately, fading. */
+function Followed({
+  name,
+  past,
+  at,
+  floor,
+  type,
+}: {
+  name: string;
+  past: Past[];
+  at: (value: number) => number;
+  floor: number;
+  type: number;
+}) {
+  const now = past.at(-1)?.values ?? [];
+  return (
+    <>
+      {past
+        .slice(0, -1)
+        .flatMap((mark, k) =>
+          mark.values.map((v, p) =>
+            Number.isNaN(v) ? null : (
+              <line
+                key={`${p} ${mark.time}`}
+                x1={at(v)}
+                x2={at(v)}
+                y1={floor}
+                y2={floor + 0.55 * type}
+                stroke="var(--plum)"
+                strokeWidth="2.2"
+                strokeOpacity={(0.75 * (k + 1)) / past.length}
+                data-followed
+              />
+            ),
+          ),
+        )}
+      {now.map(
+        (v, p) =>
+          !Number.isNaN(v) && (
+            <path key={p} d={`M${at(v)} ${floor}l${-0.5 * type} ${0.9 * type}h${type}Z`} fill="var(--plum)">
+              <title>{name}</title>
+            </path>
+          ),
+      )}
+    </>
   );
 }

@@ -147,7 +147,7 @@ export function Transport({
     if (act.leads && m.clock !== 'steps') live.play(true);
     return error;
   };
-  const possible = m.acts.filter((act) => isPossible(act, bench.pictures[0]));
+  const possible = m.acts.filter((act) => !act.pointed && isPossible(act, bench.pictures[0]));
   const next = possible.find((a) => a.leads);
   const button = (act: Act, main: boolean) => (
     <ActButton

@@ -131,6 +131,12 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     setTrouble(error);
     return error;
   };
+  /** Does an act by pointing at a place of the picture. */
+  const point = (side: number, act: Act, x: number, y: number) => {
+    const at = toMetres(pictures[side], x, y);
+    setTrouble(live.sides[side].run.point(act.id, at.x, at.y).error);
+    live.show();
+  };
   const choose = (act: string, next: Chosen) => setChosen({ ...chosen, [act]: next });
   /** What dragging one of an act's things to a place of the picture would mean now. */
   const dragged = (side: number, act: Act, which: number, x: number, y: number) => {
@@ -191,6 +197,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     chosen,
     choose,
     dragged,
+    point,
     restart,
     load,
     repeat,

@@ -68,7 +68,17 @@ export interface RunTable {
   rows: string[][];
 }
 type Told =
-  'act' | 'stopAt' | 'back' | 'recipe' | 'settings' | 'profile' | 'bodies' | 'itemNames' | 'dragged' | 'table';
+  | 'act'
+  | 'stopAt'
+  | 'back'
+  | 'recipe'
+  | 'settings'
+  | 'profile'
+  | 'bodies'
+  | 'itemNames'
+  | 'dragged'
+  | 'point'
+  | 'table';
 export type Run = Omit<RunDoor, Told> & {
   profile(which: number): { lines: { name: string; points: Float64Array }[]; mark: Float64Array };
   /** What each body is called now; empty where it isn't there. */
@@ -82,6 +92,7 @@ export type Run = Omit<RunDoor, Told> & {
     y: number,
     otherwise: Record<string, SettingValue>,
   ): { action?: Action; words?: string };
+  point(act: string, x: number, y: number): Partial<Failure>;
   table(plan: TablePlan): RunTable | Failure;
   act(action: Action): Partial<Failure>;
   stopAt(condition: StopAt): Partial<Failure>;

@@ -234,6 +234,15 @@ public final class RunDoor {
                 meant.inWords(run.manifest(), run.settingsNow())));
     }
 
+    /** Does an act by pointing at a place in metres; answers {@code {error}} if that can't be done. */
+    @JSExport
+    public JSObject point(String act, double x, double y) {
+        return Trees.guarded(() -> {
+            run.point(run.manifest().act(act), x, y);
+            return Tree.of();
+        });
+    }
+
     /** The run as rows: {@code {columns, times, rows}} or {@code {error}}. */
     @JSExport
     public JSObject table(JSObject plan) {

@@ -49,15 +49,14 @@ class Screenshots {
             try (PDDocument pdf = Loader.loadPDF(Files.readAllBytes(report))) {
                 ImageIO.write(new PDFRenderer(pdf).renderImageWithDPI(1, 72), "png", FOLDER.resolve("report.png").toFile());
             }
-            page.navigate(App.address() + "/bench/pendulum");
-            page.getByLabel(Pattern.compile("^Release angle")).first().fill("55");
-            page.getByLabel(Pattern.compile("^Release angle")).first().press("Enter");
-            page.getByLabel("Air drag").click();
-            new BenchHands(page).runTo("a time", "5.3");
-            Chrome.button(page, "Graph").click();
-            page.getByLabel("Kinetic energy", new Page.GetByLabelOptions().setExact(true)).check();
-            page.getByLabel("Potential energy", new Page.GetByLabelOptions().setExact(true)).check();
+            page.navigate(App.address() + "/bench/rail-run");
+            page.getByLabel("Rail", new Page.GetByLabelOptions().setExact(true)).selectOption("your own");
+            new BenchHands(page).set("Friction coefficient", "0.02");
+            show(page, "Show", "Energy band along the rail", "Force arrows");
+            Chrome.button(page, "Profile").click();
+            page.getByLabel("Energy along the rail").check();
             page.keyboard().press("Escape");
+            new BenchHands(page).runTo("a time", "4.25");
             shoot(page, "bench");
             Chrome.button(page, "Projector").click();
             page.setViewportSize(1024, 768);
@@ -181,14 +180,15 @@ class Screenshots {
     @Test
     void otherLabs() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "nadia.pike");
+            Chrome.inItem(page, "The store in the tower", "Go on");
+            Chrome.button(page, "Heights").click();
+            page.getByLabel(Pattern.compile("^height, row 5")).click();
+            page.getByText("This is how").waitFor();
+            shoot(page, "run-table");
+        }
+        try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "arlo.venn");
-            Chrome.inItem(page, "What the ferry's propeller can push", "Go on");
-            Chrome.button(page, "Measure").click();
-            page.getByTestId("film-time").waitFor();
-            page.getByLabel(Pattern.compile("^scale pulled, row 4")).click();
-            page.locator("[data-part=pointer]").waitFor();
-            shoot(page, "glider-lab");
-            page.navigate(App.address());
             Chrome.inItem(page, "The slip's lost label", "Go on");
             Chrome.button(page, "Prediction").click();
             page.getByTestId("film-time").waitFor();

@@ -14,6 +14,8 @@ public final class Act extends Declared {
     private boolean leads;
     private String told = "";
     private Dragging dragging;
+    private Amount pointingX;
+    private Amount pointingY;
 
     Act(Declaration owner, String id, String name) {
         super(owner, id, name);
@@ -92,6 +94,19 @@ public final class Act extends Declared {
         return this;
     }
 
+    /** It is done by pointing at a place in the picture, which two of its arguments tell; no button offers it. */
+    public Act pointing(Amount x, Amount y) {
+        stillOpen();
+        pointingX = x;
+        pointingY = y;
+        return this;
+    }
+
+    /** What pointing at a place in metres means. */
+    Map<String, Object> pointedAt(double x, double y) {
+        return Tree.of(pointingX.id(), pointingX.own(x), pointingY.id(), pointingY.own(y));
+    }
+
     private record Dragging(List<Place> things, Coordinate radius, SceneNumber many) {
 
         Map<String, Object> toTree() {
@@ -151,6 +166,10 @@ public final class Act extends Declared {
                 faults.add(this, "isn't told with its " + argument);
             }
         }
+        if (pointingX != null) {
+            faults.known(this, pointingX, arguments);
+            faults.known(this, pointingY, arguments);
+        }
         if (dragging != null) {
             faults.known(this, dragging.radius(), all.scene());
             faults.known(this, dragging.many(), all.scene());
@@ -163,6 +182,6 @@ public final class Act extends Declared {
         List<Object> with = new ArrayList<>();
         arguments.forEach(a -> with.add(a.toTree()));
         return Tree.of("id", id(), "name", name(), "shownWhen", Condition.text(possibleWhen), "leads", leads, "arguments",
-                with, "dragging", dragging == null ? null : dragging.toTree());
+                with, "dragging", dragging == null ? null : dragging.toTree(), "pointed", pointingX != null);
     }
 }

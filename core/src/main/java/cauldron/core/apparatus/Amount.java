@@ -125,6 +125,11 @@ public final class Amount extends Setting {
         return perSi != 0 ? own / perSi : own * factor;
     }
 
+    /** A value in its unit, kept within its range, from one in SI. */
+    double own(double si) {
+        return Math.max(min, Math.min(max, perSi != 0 ? si * perSi : si / factor));
+    }
+
     /** A value in its unit, as people read it. */
     String print(double own) {
         return Numbers.printShort(own) + (unit.isEmpty() ? "" : " " + unit);

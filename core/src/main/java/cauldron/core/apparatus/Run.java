@@ -281,6 +281,11 @@ public final class Run {
         return new Action.Perform(act.id(), with);
     }
 
+    /** Does an act that is done by pointing at a place in metres. */
+    public void point(Act act, double x, double y) {
+        act(new Action.Perform(act.id(), act.pointedAt(x, y)));
+    }
+
     /** How many actions have been done by the moment shown. */
     public int actionsDone() {
         return done;

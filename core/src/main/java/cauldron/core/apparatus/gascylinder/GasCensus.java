@@ -2,23 +2,29 @@ package cauldron.core.apparatus.gascylinder;
 
 import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Population;
+import cauldron.core.apparatus.Register;
 
 /** Counts the molecules and adds up what they have, once for each moment that is asked about. */
 final class GasCensus {
 
+    private static final int NONE = -1;
+
     private final Molecules m;
+    /** Which molecule the class chose to follow; none: the first. */
+    private final Register picked;
     private double takenAt = Double.NaN;
     final double[] inside = new double[2];
     final double[] left = new double[2];
     final double[] escaped = new double[2];
     private final double[] energy = new double[2];
     private final double[] speed = new double[2];
-    private int tag = -1;
+    private int tag = NONE;
     private boolean tagKnown;
     private double[] values = new double[0];
 
-    GasCensus(Molecules molecules) {
+    GasCensus(Molecules molecules, Register picked) {
         this.m = molecules;
+        this.picked = picked;
     }
 
     /** Something was done to the gas at the present moment. */
@@ -86,8 +92,54 @@ final class GasCensus {
         forget();
     }
 
-    /** The tagged molecule: the first of gas 1, or of gas 2 where there is no other; −1 if there is none. */
+    /** Follows a molecule of the class's choice from now on. */
+    void pick(int which) {
+        picked.set(which);
+        tagKnown = false;
+    }
+
+    /** One molecule is taken out: those behind it move up, and one that was picked is picked no more. */
+    void removed(int which) {
+        if (picked.get() == which) {
+            picked.set(NONE);
+        } else if (picked.get() > which) {
+            picked.add(-1);
+        }
+        tagKnown = false;
+    }
+
+    /** The molecule inside that is nearest to a place, in metres; −1 if there is none. */
+    int nearest(double atX, double atY, double now) {
+        int best = NONE;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < m.count; i++) {
+            double dx = m.xAt(i, now) - atX;
+            double dy = m.yAt(i, now) - atY;
+            if (!m.out[i] && dx * dx + dy * dy < least) {
+                least = dx * dx + dy * dy;
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    /** The next molecule inside after the tagged one; −1 if there is none. */
+    int next() {
+        for (int k = 1; k <= m.count; k++) {
+            int i = (Math.max(0, tag()) + k) % m.count;
+            if (!m.out[i]) {
+                return i;
+            }
+        }
+        return NONE;
+    }
+
+    /** The tagged molecule: the one picked, else the first of gas 1, or of gas 2; −1 if there is none. */
     int tag() {
+        if (!tagKnown && picked.get() >= 0 && picked.get() < m.count) {
+            tag = (int) picked.get();
+            tagKnown = true;
+        }
         if (!tagKnown) {
             tag = -1;
             for (int i = 0; i < m.count && (tag < 0 || m.kind[tag] == 1); i++) {

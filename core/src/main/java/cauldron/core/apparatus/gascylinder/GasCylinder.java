@@ -124,6 +124,10 @@ public final class GasCylinder extends Apparatus {
 
     final Handle pistonRod = handle("piston", "piston rod", rod, grip);
     final Act takeOut = act("take-out", "Take the partition out").when(partitionOn);
+    final Act another = act("another", "Follow another molecule");
+    final Act follow = act("follow", "Follow the molecule pointed at");
+    final Amount pointedX = follow.amount("x", "x", "From the left", "nm").within(0, 200);
+    final Amount pointedY = follow.amount("y", "y", "From below", "nm").within(0, 100);
 
     /** The gas cylinder. */
     public GasCylinder() {
@@ -137,6 +141,7 @@ public final class GasCylinder extends Apparatus {
         tray(Ruler.graduated("nm", 200, 1).called("fine-ruler", "Ruler"), Stopwatch.showing("ps", 1));
         tray(Gauge.showing("pressure-gauge", "Pressure gauge", "kPa", 1000, 0.1), pressure);
         tray(Gauge.showing("thermometer", "Thermometer", "K", 3000, 0.1), kelvin);
+        follow.pointing(pointedX, pointedY);
         portrait().with(count1, 220).with(count2, 140).with(length, 45).at(60e-12).showing(large);
         slips("The lighter gas taken for the hotter one", "All molecules taken to be equally fast",
                 "Pressure taken to come from speed alone");

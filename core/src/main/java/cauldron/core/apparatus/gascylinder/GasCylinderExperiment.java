@@ -66,7 +66,7 @@ final class GasCylinderExperiment extends Experiment {
         double kelvin = settings.si(d.temperature);
         gas.insert(0, settings.count(d.count1), kelvin, 0, parted ? middle : length, heat.chance);
         gas.insert(1, settings.count(d.count2), kelvin, parted ? middle : 0, length, heat.chance);
-        census = new GasCensus(molecules);
+        census = new GasCensus(molecules, register(-1));
         census.scaleTo(kelvin);
         if (parted) {
             gas.setPartition(middle);
@@ -138,7 +138,16 @@ final class GasCylinderExperiment extends Experiment {
 
     @Override
     protected void performed(Act act, Settings with, EventSink sink) {
-        gas.setPartition(Double.NaN);
+        if (act == d.takeOut) {
+            gas.setPartition(Double.NaN);
+            return;
+        }
+        int which = act == d.another ? census.next()
+                : census.nearest(with.si(d.pointedX), with.si(d.pointedY), time());
+        if (which < 0) {
+            throw new IllegalArgumentException("There is no molecule in the cylinder");
+        }
+        census.pick(which);
     }
 
     @Override
@@ -162,6 +171,7 @@ final class GasCylinderExperiment extends Experiment {
                 int i = census.oneOf(kind, heat.chance);
                 if (i >= 0) {
                     molecules.remove(i);
+                    census.removed(i);
                 }
             }
         }
