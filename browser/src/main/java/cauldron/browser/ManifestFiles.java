@@ -9,6 +9,8 @@ import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.inventory.Inventory;
 import java.io.IOException;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -23,6 +25,8 @@ import tools.jackson.databind.ObjectMapper;
  * apparatus it shows, and a list needs none.
  */
 final class ManifestFiles {
+
+    private static final MathContext FIGURES = new MathContext(4);
 
     private ManifestFiles() {
     }
@@ -66,8 +70,9 @@ final class ManifestFiles {
                 list(Arrays.copyOf(crowd, 3 * n)));
     }
 
+    /** As exactly as a card can show, whether in metres or nanometres. */
     private static List<Double> list(double[] values) {
-        return Arrays.stream(values).boxed().toList();
+        return Arrays.stream(values).mapToObj(v -> new BigDecimal(v).round(FIGURES).doubleValue()).toList();
     }
 
     /** The manifest, its views with their width over their height at first, by which a page lays itself out. */

@@ -100,7 +100,7 @@ class RailTest {
         Chrome.button(page, "Bars").click();
         page.getByLabel("Work of each force so far").check();
         page.keyboard().press("Escape");
-        hands.runTo("highest point", "1");
+        hands.runTo("lowest point", "1");
         assertThat(page.locator("[data-force='force.friction']")).hasCount(1);
         assertThat(page.locator("[data-ledger=work] > svg")).hasAttribute("aria-label", Pattern.compile("Work of the rail's force 0 J"));
         // From too low it leaves the rail, and that can be stopped at.

@@ -130,11 +130,12 @@ class ReplayTest {
         try (BrowserContext context = Chrome.context(800, 600)) {
             Page page = pageWithCore(context);
             List<Number> channels = (List<Number>) page.evaluate(
-                    "recipe => [...core.replay(recipe, 60).channels()]", recipe.toTree());
+                    "recipe => [...core.replay(recipe, 60).channels()].map((v) => (Number.isNaN(v) ? 1e300 : v))", recipe.toTree());
             for (int i = 0; i < channels.size(); i++) {
                 double jvm = run.read(run.manifest().channels().get(i));
                 String name = run.manifest().channels().get(i).id();
-                assertThat(channels.get(i).doubleValue()).as(name).isCloseTo(jvm, within(1e-12 * Math.abs(jvm)));
+                double here = Double.isNaN(jvm) ? 1e300 : jvm;
+                assertThat(channels.get(i).doubleValue()).as(name).isCloseTo(here, within(1e-12 * Math.abs(here)));
             }
             List<Number> events = (List<Number>) page.evaluate("recipe => [...core.replay(recipe, 60).events()]",
                     recipe.toTree());
