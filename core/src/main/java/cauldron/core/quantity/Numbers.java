@@ -11,6 +11,10 @@ public final class Numbers {
     private static final double PLAIN_TO = 1e7;
 
     private static final int LONGEST_QUOTE = 40;
+    private static final double[] TENS = {1, 10, 100, 1e3, 1e4, 1e5, 1e6};
+    private static final double LARGEST_QUICK = 1e9;
+    /** More than the rounding of a product below {@link #LARGEST_QUICK} can be. */
+    private static final double NEAR_TIE = 1e-6;
 
     private Numbers() {
     }
@@ -128,7 +132,42 @@ public final class Numbers {
         if (Double.isNaN(value) || Double.isInfinite(value)) {
             return "–";
         }
-        return sign(Decimal.of(value).withDecimals(decimals).toString());
+        String quick = decimals >= 0 && decimals < TENS.length ? quickly(value, decimals) : null;
+        return quick != null ? quick : sign(Decimal.of(value).withDecimals(decimals).toString());
+    }
+
+    /**
+     * The same without going through decimal digits, since a long table prints tens of thousands of them; null for what
+     * is large, or so near to a tie that the product's own rounding might decide it, or rounds to nought.
+     */
+    private static String quickly(double value, int decimals) {
+        double scaled = Math.abs(value) * TENS[decimals];
+        double below = Math.floor(scaled);
+        if (!(scaled < LARGEST_QUICK) || Math.abs(scaled - below - 0.5) < NEAR_TIE) {
+            return null;
+        }
+        int whole = (int) (scaled - below > 0.5 ? below + 1 : below);
+        if (whole == 0) {
+            return null;
+        }
+        String digits = Integer.toString(whole);
+        StringBuilder text = new StringBuilder();
+        if (value < 0) {
+            text.append('\u2212');
+        }
+        int point = digits.length() - decimals;
+        if (point <= 0) {
+            text.append('0');
+        }
+        text.append(digits, 0, Math.max(0, point));
+        if (decimals > 0) {
+            text.append('.');
+            for (int i = point; i < 0; i++) {
+                text.append('0');
+            }
+            text.append(digits, Math.max(0, point), digits.length());
+        }
+        return text.toString();
     }
 
     /**
