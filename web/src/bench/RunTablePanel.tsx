@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { NotebookPen, Save } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { printShort, type Manifest, type Run, type RunTable, type TablePlan } from '../core';
+import { tableOf } from '../core/models';
 import { Button, inputClass, Select, Symbol, Trouble } from '../ui';
 import { save } from '../ui/save';
 import { ShowMenu } from './ShowMenu';
@@ -51,7 +52,7 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
   const kept = useRef<{ key: string; run: Run; table: RunTable | null; error?: string }>({ key: '', run, table: null });
   const made = useMemo(() => {
     if (playing && kept.current.run === run) return kept.current;
-    const answer = run.table(plan);
+    const answer = tableOf(run, plan);
     kept.current = 'error' in answer ? { key, run, table: null, error: answer.error } : { key, run, table: answer };
     return kept.current;
   }, [key, run]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -155,7 +156,7 @@ function Rows({
   const items = view.getVirtualItems();
   const above = items.length ? items[0].start : 0;
   const below = items.length ? view.getTotalSize() - items.at(-1)!.end : 0;
-  const here = times.findIndex((t) => Math.abs(t - now) < 1e-6 * m.interval);
+  const here = Array.from(times).findIndex((t) => Math.abs(t - now) < 1e-6 * m.interval);
   return (
     <div
       ref={box}

@@ -1,6 +1,16 @@
 /** The models, for a bench that runs here. Fetched only where one does. */
 import * as door from './generated/bench.js';
-import type { Counted, Distribution, Failure, Recipe, Run, SettingValue, SettingValues } from './types';
+import type {
+  Counted,
+  Distribution,
+  Failure,
+  Recipe,
+  Run,
+  RunTable,
+  SettingValue,
+  SettingValues,
+  TablePlan,
+} from './types';
 
 /** `owner`: empty for the apparatus itself, else the id of its list or its act. */
 export function checkSetting(apparatus: string, owner: string, setting: string, value: SettingValue) {
@@ -24,6 +34,13 @@ export function openRun(apparatus: string, settings: SettingValues, seed: number
 export const whyNotReplay = (recipe: Recipe) => door.whyNotReplay(recipe);
 export function replay(recipe: Recipe, until: number) {
   return door.replay(recipe, until) as Run;
+}
+/** A run as rows. */
+export function tableOf(run: Run, plan: TablePlan): RunTable | Failure {
+  const answer = run.table(plan) as (Omit<RunTable, 'rows'> & { cells: string }) | Failure;
+  if ('error' in answer) return answer;
+  const lines = answer.cells.split('\n').slice(0, -1);
+  return { columns: answer.columns, times: answer.times, rows: lines.map((line) => line.split('\t')) };
 }
 export function countUp(
   run: Run,

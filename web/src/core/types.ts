@@ -64,7 +64,7 @@ export interface TablePlan {
 export interface RunTable {
   columns: { id: string; name: string; symbol: string; unit: string; label: boolean }[];
   /** When each row was, in model seconds. */
-  times: number[];
+  times: ArrayLike<number>;
   rows: string[][];
 }
 type Told =
@@ -77,8 +77,7 @@ type Told =
   | 'bodies'
   | 'itemNames'
   | 'dragged'
-  | 'point'
-  | 'table';
+  | 'point';
 export type Run = Omit<RunDoor, Told> & {
   profile(which: number): { lines: { name: string; points: Float64Array }[]; mark: Float64Array };
   /** What each body is called now; empty where it isn't there. */
@@ -93,7 +92,6 @@ export type Run = Omit<RunDoor, Told> & {
     otherwise: Record<string, SettingValue>,
   ): { action?: Action; words?: string };
   point(act: string, x: number, y: number): Partial<Failure>;
-  table(plan: TablePlan): RunTable | Failure;
   act(action: Action): Partial<Failure>;
   stopAt(condition: StopAt): Partial<Failure>;
   recipe(): Recipe;

@@ -106,7 +106,7 @@ class Bench {
                       let rows = 0;
                       for (let i = 0; i < 7; i++) {
                         const from = performance.now();
-                        rows = run.table(plan).rows.length;
+                        rows = run.table(plan).times.length;
                         times.push(performance.now() - from);
                       }
                       return [rows, times.sort((a, b) => a - b)[3], Math.max(...times)];

@@ -31,7 +31,8 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
      */
     public record Column(String id, String name, String symbol, String unit, boolean label) {
 
-        Map<String, Object> toTree() {
+        /** All of it as plain data. */
+        public Map<String, Object> toTree() {
             return Tree.of("id", id, "name", name, "symbol", symbol, "unit", unit, "label", label);
         }
     }
@@ -198,18 +199,5 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         String print(double si) {
             return Double.isNaN(si) ? "" : Numbers.fixed(si / factor, decimals);
         }
-    }
-
-    /** All of it as plain data. */
-    public Map<String, Object> toTree() {
-        List<Object> heads = new ArrayList<>();
-        columns.forEach(c -> heads.add(c.toTree()));
-        List<Object> cells = new ArrayList<>();
-        rows.forEach(row -> cells.add(List.of(row)));
-        List<Object> when = new ArrayList<>();
-        for (double time : times) {
-            when.add(time);
-        }
-        return Tree.of("columns", heads, "times", when, "rows", cells);
     }
 }

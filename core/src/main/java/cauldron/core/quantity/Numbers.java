@@ -13,6 +13,7 @@ public final class Numbers {
     private static final int LONGEST_QUOTE = 40;
     private static final double[] TENS = {1, 10, 100, 1e3, 1e4, 1e5, 1e6};
     private static final double LARGEST_QUICK = 1e9;
+    private static final int LONGEST_QUICK = 14;
     /** More than the rounding of a product below {@link #LARGEST_QUICK} can be. */
     private static final double NEAR_TIE = 1e-6;
 
@@ -150,24 +151,20 @@ public final class Numbers {
         if (whole == 0) {
             return null;
         }
-        String digits = Integer.toString(whole);
-        StringBuilder text = new StringBuilder();
-        if (value < 0) {
-            text.append('\u2212');
-        }
-        int point = digits.length() - decimals;
-        if (point <= 0) {
-            text.append('0');
-        }
-        text.append(digits, 0, Math.max(0, point));
-        if (decimals > 0) {
-            text.append('.');
-            for (int i = point; i < 0; i++) {
-                text.append('0');
+        // Filled from the last digit on: a growing text costs the browser more than all else here.
+        char[] text = new char[LONGEST_QUICK];
+        int at = LONGEST_QUICK;
+        for (int place = 0; whole > 0 || place <= decimals; place++) {
+            if (place == decimals && decimals > 0) {
+                text[--at] = '.';
             }
-            text.append(digits, Math.max(0, point), digits.length());
+            text[--at] = (char) ('0' + whole % 10);
+            whole /= 10;
         }
-        return text.toString();
+        if (value < 0) {
+            text[--at] = '\u2212';
+        }
+        return new String(text, at, LONGEST_QUICK - at);
     }
 
     /**
