@@ -183,11 +183,12 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         return whole ? (int) Math.rint(ratio) : 0;
     }
 
-    /** Decimals of a time: as a readout shows it, or as many as an interval needs. */
+    /** Decimals of a time: as a readout shows it, or up to two more where an interval needs them. */
     private static int timeFigures(Manifest m, Plan plan) {
         int figures = m.timeUnit().equals("s") ? TIME_FIGURES : 1;
+        int most = figures + 2;
         double own = plan.interval() / Units.parse(m.timeUnit()).factor();
-        while (plan.at() == Rows.INTERVAL && figures < 9 && Math.abs(own * Math.pow(10, figures)
+        while (plan.at() == Rows.INTERVAL && figures < most && Math.abs(own * Math.pow(10, figures)
                 - Math.rint(own * Math.pow(10, figures))) > WHOLE) {
             figures++;
         }
