@@ -144,7 +144,6 @@ function Bench({ m }: { m: Manifest }) {
                 />
               )}
               <SettingsPanel m={m} values={live.sides[at].settings} onChange={(id, v) => bench.change(at, id, v)} />
-              <Trouble error={bench.trouble} />
               {live.sides[at].seed !== undefined && m.distributions.length > 0 && (
                 <Button small onClick={() => bench.restart({ side: at, seed: live.sides[at].seed + 1 })}>
                   Restart with new chance
@@ -204,7 +203,7 @@ function Bench({ m }: { m: Manifest }) {
               </BenchStage>
             ))}
             <div className="absolute bottom-1 left-2 flex max-w-[calc(100%-9rem)] flex-col items-start gap-1">
-              {leftShown !== 'settings' && <Trouble error={bench.trouble} />}
+              <Trouble error={bench.trouble} />
               <PictureNote bench={bench} layers={layers} />
             </div>
           </div>

@@ -22,8 +22,8 @@ interface Props {
   /** Events at which there are rows at first; without it, as the apparatus suggests. */
   at?: string[];
   onSeek: (time: number) => void;
-  /** Brings the table into the notebook, where there is one. */
-  onNotebook?: (table: RunTable) => void;
+  /** Brings the table into the notebook, where there is one; answers what stands against it. */
+  onNotebook?: (table: RunTable) => string | undefined;
 }
 
 function firstPlan(m: Manifest, allowed: string[] | undefined, at: string[]): TablePlan {
@@ -42,6 +42,7 @@ function firstPlan(m: Manifest, allowed: string[] | undefined, at: string[]): Ta
 export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNotebook }: Props) {
   const [plan, setPlan] = useState(() => firstPlan(m, allowed, at));
   const [interval, setInterval] = useState(() => String(plan.interval));
+  const [taken, setTaken] = useState<{ key: string; trouble?: string; rows: number } | null>(null);
   const may = (id: string) => !allowed || allowed.includes(id);
   const bodies = run.bodies();
   const named = [...channelItems(m, bodies), ...m.outcomes].filter((c) => may(c.id));
@@ -62,6 +63,10 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
     ...(m.clock !== 'steps' && m.events.length ? [{ id: 'events', name: 'at events' }] : []),
     { id: 'actions', name: 'at each thing done' },
   ];
+  const take = (table: RunTable) => {
+    const trouble = onNotebook!(table);
+    setTaken({ key, trouble, rows: table.rows.length });
+  };
   const csv = async () => {
     const { default: Papa } = await import('papaparse');
     const { columns, rows } = made.table!;
@@ -117,7 +122,7 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
         />
         <span className="ml-auto flex gap-1.5">
           {onNotebook && (
-            <Button small kind="main" disabled={!made.table?.rows.length} onClick={() => onNotebook(made.table!)}>
+            <Button small kind="main" disabled={!made.table?.rows.length} onClick={() => take(made.table!)}>
               <NotebookPen size={13} aria-hidden />
               Into the notebook
             </Button>
@@ -128,7 +133,10 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
           </Button>
         </span>
       </header>
-      <Trouble error={made.error} />
+      <Trouble error={made.error ?? (taken?.key === key ? taken.trouble : undefined)} />
+      <p role="status" className="px-3 text-fine text-verdigris">
+        {taken?.key === key && !taken.trouble && `${taken.rows} rows stand in the notebook now. Undo takes them out.`}
+      </p>
       {made.table && <Rows m={m} table={made.table} now={run.time()} onSeek={onSeek} />}
     </section>
   );

@@ -155,7 +155,7 @@ function Dial({ share, words }: { share: number; words: string }) {
   const angle = Math.PI * (1 - share);
   return (
     <div className="flex items-center gap-2" data-forecast={share.toFixed(2)}>
-      <svg width="46" height="27" viewBox="0 0 46 27" aria-hidden>
+      <svg className="shrink-0" width="46" height="27" viewBox="0 0 46 27" aria-hidden>
         <path d="M3 24A20 20 0 0 1 43 24" fill="none" stroke="var(--edge)" strokeWidth="4" />
         <path d="M29 5A20 20 0 0 1 43 24" fill="none" stroke="var(--plum)" strokeWidth="4" />
         <line

@@ -26,6 +26,11 @@ interface Identity {
   at: string;
 }
 
+/** A curve as exactly as a small picture can show it: it is kept with every trial. */
+function short(points: Float64Array) {
+  return Array.from(points, (v) => Number(v.toPrecision(4)));
+}
+
 /** What a run has come to, by the ids of its outcomes, in their own units; those that aren't settled are left out. */
 function outcomesOf(m: Manifest, run: Run) {
   const values = run.outcomes();
@@ -75,7 +80,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
         settings: s.settings,
         scene: [...s.run.scene()],
         frame: [...s.run.frame(m.views[0].id)],
-        ...(m.curves.length && { curves: m.curves.map((_, i) => [...s.run.curve(i)]) }),
+        ...(m.curves.length && { curves: m.curves.map((c, i) => (c.layer ? [] : short(s.run.curve(i)))) }),
         ...(m.outcomes.length && { outcomes: outcomesOf(m, s.run) }),
         sketches: drawn.filter((d) => d.side === side),
       });

@@ -68,16 +68,7 @@ export interface RunTable {
   rows: string[][];
 }
 type Told =
-  | 'act'
-  | 'stopAt'
-  | 'back'
-  | 'recipe'
-  | 'settings'
-  | 'profile'
-  | 'bodies'
-  | 'itemNames'
-  | 'dragged'
-  | 'point';
+  'act' | 'stopAt' | 'back' | 'recipe' | 'settings' | 'profile' | 'bodies' | 'itemNames' | 'dragged' | 'point';
 export type Run = Omit<RunDoor, Told> & {
   profile(which: number): { lines: { name: string; points: Float64Array }[]; mark: Float64Array };
   /** What each body is called now; empty where it isn't there. */

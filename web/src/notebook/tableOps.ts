@@ -87,8 +87,13 @@ export function tableOps(table: NotebookTable, edits: Edits) {
         ),
       ]);
     },
-    /** Takes in a run's table below what stands there, as one step; each value knows its trial and its moment. */
+    /**
+     * Takes in a run's table below what stands there, as one step; each value knows its trial and its moment.
+     * Answers what stands against it, if anything does.
+     */
     takeRun: ({ columns: all, rows: whole, times }: RunTable, reading: (time: number) => Reading) => {
+      if (order.length + whole.length > MOST_ROWS)
+        return `A table takes at most ${MOST_ROWS} rows; with these it would have ${order.length + whole.length}.`;
       // What only says which row it is belongs into a table that has a place for it, or has no place for anything.
       const fits = all.map((head) => columnFor(table.columns, head));
       const some = fits.some(Boolean);
@@ -121,6 +126,7 @@ export function tableOps(table: NotebookTable, edits: Edits) {
           ),
         ),
       ]);
+      return undefined;
     },
     /** Writes lines of texts, from a cell on, into the columns that can be typed in. */
     paste: (at: number, column: string, lines: string[][]) => {
@@ -142,6 +148,7 @@ export function tableOps(table: NotebookTable, edits: Edits) {
   };
 }
 
+const MOST_ROWS = 20_000;
 type RunColumn = RunTable['columns'][number];
 
 /** The column that takes in a column of a run: of one symbol, in a unit of one kind. */

@@ -62,6 +62,20 @@ test('a table that fits nothing of it takes all of it, under symbols that are fr
   expect(columns.map((c) => c.symbol)).toEqual(['v', 't', 'event', 'L', 'v_2']);
 });
 
+test('more rows than a table can keep are refused in words, and nothing is written', () => {
+  const apply = vi.fn<(changes: Change[]) => void>();
+  const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
+  const rows = Array.from({ length: 20_000 }, (_, i) => [String(i), '', '', '']);
+  const many = { ...run, times: rows.map((_, i) => i), rows };
+  const said = tableOps(table(['Tern', '42.0', '26.01']), edits).takeRun(many, () => ({
+    trial: 't',
+    frame: 0,
+    instruments: {},
+  }));
+  expect(said).toBe('A table takes at most 20000 rows; with these it would have 20001.');
+  expect(apply).not.toHaveBeenCalled();
+});
+
 test('ten thousand rows are one step, and can be worked out', () => {
   const many: RunTable = {
     columns: [run.columns[0], run.columns[3]],

@@ -85,7 +85,7 @@ interface Props {
   standing: Standing;
   onTake: (laidAs: string) => void;
   /** Brings a run's table into the notebook's table in front. */
-  onRows: (table: RunTable, reading: (time: number) => Reading) => void;
+  onRows: (table: RunTable, reading: (time: number) => Reading) => string | undefined;
 }
 
 /** An open bench inside a lab, set up as its block says. Not drawn anew with every key typed beside it. */
@@ -120,7 +120,8 @@ export const LabBench = memo(function LabBench({
   const rowsTaken = (table: RunTable) => {
     bench.keepAll();
     const trial = bench.trialOf(0);
-    if (trial) onRows(table, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
+    if (!trial) return 'Nothing has happened here yet: run it first.';
+    return onRows(table, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
   };
 
   // A lying picture leaves room beside it, an upright one below.

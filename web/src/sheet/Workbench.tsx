@@ -104,7 +104,8 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
   const take = useCallback((instrument: string) => latest.current(instrument), []);
   const latestRows = useRef<ReturnType<typeof tableOps>['takeRun']>(() => undefined);
   useEffect(() => {
-    latestRows.current = (rows, reading) => at && tableOps(at.table, at.edits).takeRun(rows, reading);
+    latestRows.current = (rows, reading) =>
+      at ? tableOps(at.table, at.edits).takeRun(rows, reading) : 'This lab has no table to take them into.';
   });
   const takeRows = useCallback(
     (rows: RunTable, reading: (time: number) => Reading) => latestRows.current(rows, reading),

@@ -229,7 +229,8 @@ public final class RunDoor {
      */
     @JSExport
     public JSObject dragged(String act, int which, double x, double y, JSObject otherwise) {
-        Action.Perform meant = run.dragged(run.manifest().act(act), which, x, y, Trees.mapFromJs(otherwise));
+        Action.Perform meant = run.apparatus().meant(run.manifest().act(act), which, x, y, run.settingsNow(),
+                Trees.mapFromJs(otherwise));
         return Trees.toJs(meant == null ? Tree.of() : Tree.of("action", meant.toTree(), "words",
                 meant.inWords(run.manifest(), run.settingsNow())));
     }
@@ -238,7 +239,7 @@ public final class RunDoor {
     @JSExport
     public JSObject point(String act, double x, double y) {
         return Trees.guarded(() -> {
-            run.point(run.manifest().act(act), x, y);
+            run.act(run.manifest().act(act).pointedAt(x, y));
             return Tree.of();
         });
     }

@@ -103,8 +103,8 @@ public final class Act extends Declared {
     }
 
     /** What pointing at a place in metres means. */
-    Map<String, Object> pointedAt(double x, double y) {
-        return Tree.of(pointingX.id(), pointingX.own(x), pointingY.id(), pointingY.own(y));
+    public Action.Perform pointedAt(double x, double y) {
+        return new Action.Perform(id(), Tree.of(pointingX.id(), pointingX.own(x), pointingY.id(), pointingY.own(y)));
     }
 
     private record Dragging(List<Place> things, Coordinate radius, SceneNumber many) {

@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -161,6 +162,21 @@ public abstract class Apparatus extends Declaration {
      */
     protected Map<String, Object> dragged(Act act, int which, double x, double y, Settings settings) {
         return null;
+    }
+
+    /**
+     * What dragging one of an act's things to a place in metres means, as the act it comes to; null where it means nothing.
+     *
+     * @param otherwise arguments as they were chosen last
+     */
+    public final Action.Perform meant(Act act, int which, double x, double y, Settings now, Map<String, Object> otherwise) {
+        Map<String, Object> meant = dragged(act, which, x, y, now);
+        if (meant == null) {
+            return null;
+        }
+        Map<String, Object> with = new LinkedHashMap<>(otherwise);
+        with.putAll(meant);
+        return new Action.Perform(act.id(), with);
     }
 
     /** What a setting that was declared with a forecast will bring about; null where that can't be told now. */

@@ -69,6 +69,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         }
         channels.forEach(c -> c.check(this, faults));
         bodies.forEach(b -> b.check(this, faults));
+        curves.forEach(c -> c.check(this, faults));
         forces.forEach(f -> f.check(this, faults));
         ledgers.forEach(l -> l.check(this, faults));
         distributions.forEach(d -> d.check(this, faults));

@@ -1,9 +1,7 @@
 package cauldron.core.apparatus;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * An experiment with its history. A run is recorded whole: every channel is sampled all the time, so one
@@ -14,6 +12,8 @@ public final class Run {
 
     /** The most numbers that all checkpoints together hold. */
     public static final int MOST_CHECKPOINT_VALUES = 6_000_000;
+    /** The most that may be done in one run, so that its recipe can be kept; a hand in motion does sixty a second. */
+    public static final int MOST_ACTIONS = 10_000;
     private static final double SAME_INSTANT = 1e-9;
 
     private final Apparatus apparatus;
@@ -70,6 +70,10 @@ public final class Run {
         }
         run.seek(until);
         return run;
+    }
+
+    public Apparatus apparatus() {
+        return apparatus;
     }
 
     public Manifest manifest() {
@@ -233,6 +237,9 @@ public final class Run {
     }
 
     private void actAt(Action action) {
+        if (done >= MOST_ACTIONS) {
+            throw new IllegalArgumentException("A trial holds up to " + MOST_ACTIONS + " actions, and this one is full: restart");
+        }
         double now = experiment.time();
         if (action instanceof Action.Change) {
             Action.Change change = (Action.Change) action;
@@ -268,22 +275,6 @@ public final class Run {
     /** What was done at one of the actions so far, in words, counted from 0. */
     public String actionInWords(int which) {
         return actions.get(which).action().inWords(manifest, settingsNow());
-    }
-
-    /** What dragging one of an act's things to a place in metres would mean now; null where it means nothing. */
-    public Action.Perform dragged(Act act, int which, double x, double y, Map<String, Object> otherwise) {
-        Map<String, Object> meant = apparatus.dragged(act, which, x, y, settingsNow());
-        if (meant == null) {
-            return null;
-        }
-        Map<String, Object> with = new LinkedHashMap<>(otherwise);
-        with.putAll(meant);
-        return new Action.Perform(act.id(), with);
-    }
-
-    /** Does an act that is done by pointing at a place in metres. */
-    public void point(Act act, double x, double y) {
-        act(new Action.Perform(act.id(), act.pointedAt(x, y)));
     }
 
     /** How many actions have been done by the moment shown. */

@@ -6,6 +6,8 @@ import java.util.Map;
 /** A line of the scene through many points, such as a rail or a way. */
 public final class SceneCurve extends Declared {
 
+    private Layer layer;
+
     SceneCurve(Declaration owner, String id) {
         super(owner, id, id);
     }
@@ -15,7 +17,25 @@ public final class SceneCurve extends Declared {
         return "curve";
     }
 
+    /** Only a layer shows it. */
+    public SceneCurve on(Layer shown) {
+        stillOpen();
+        layer = shown;
+        return this;
+    }
+
+    /** Whether it is seen without any layer. */
+    public boolean isAlwaysShown() {
+        return layer == null;
+    }
+
+    void check(Manifest all, Faults faults) {
+        if (layer != null) {
+            faults.known(this, layer, all.layers());
+        }
+    }
+
     Map<String, Object> toTree() {
-        return Tree.of("id", id());
+        return Tree.of("id", id(), "layer", layer == null ? "" : layer.id());
     }
 }

@@ -103,6 +103,22 @@ class StepsTest {
         assertThat(run.head()).isEqualTo(3);
     }
 
+    /** Ten times what is meant is refused in words before a recipe grows too large to keep. */
+    @Test
+    void aRunHoldsOnlySoManyActions() {
+        Run run = run();
+        for (int i = 0; i < Run.MOST_ACTIONS; i++) {
+            run.act(put(1 + i % 2, i % 3 == 0 ? "1" : "2"));
+        }
+        double[] before = run.channels().clone();
+        assertThatThrownBy(() -> run.act(put(1, "3"))).hasMessageContaining("up to 10000 actions").hasMessageContaining("restart");
+        assertThat(run.head()).isEqualTo(Run.MOST_ACTIONS);
+        assertThat(run.channels()).isEqualTo(before);
+        run.seek(3);
+        run.act(put(1, "3"));
+        assertThat(run.head()).isEqualTo(4);
+    }
+
     @Test
     void recipesKeepArgumentsAndOldOnesWithoutAnyAreRead() {
         Recipe recipe = three().recipe();

@@ -113,7 +113,7 @@ final class DemoJournal {
             kept.put("outcomes", outcomes);
         }
         if (!m.curves().isEmpty()) {
-            kept.put("curves", m.curves().stream().map(c -> list(run.scene().of(c))).toList());
+            kept.put("curves", m.curves().stream().map(c -> c.isAlwaysShown() ? list(run.scene().of(c)) : List.of()).toList());
         }
         add(block, "trial/" + id, kept);
         return id;

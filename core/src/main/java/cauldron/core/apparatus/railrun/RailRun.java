@@ -111,9 +111,10 @@ public final class RailRun extends Apparatus {
     final Flag flying = flag("flying");
     final Flag held = flag("held");
     final SceneCurve rail = curve("rail");
-    final SceneCurve bandPotential = curve("band.potential");
-    final SceneCurve bandKinetic = curve("band.kinetic");
-    final SceneCurve bandThermal = curve("band.thermal");
+    final Layer band = layer("band", "Energy band along the rail");
+    final SceneCurve bandPotential = curve("band.potential").on(band);
+    final SceneCurve bandKinetic = curve("band.kinetic").on(band);
+    final SceneCurve bandThermal = curve("band.thermal").on(band);
 
     final Force weightForce = force("force.weight", "W", "weight", car);
     final Force normalForce = force("force.normal", "N", "force of the rail", car);
@@ -122,7 +123,6 @@ public final class RailRun extends Apparatus {
     final Handle inHand = handle("car", "wagon", car, carRadius);
     final List<Handle> pointInHand = each(MOST_POINTS, i -> handle("point." + i, "point " + i + " of the rail",
             pointAt.get(i - 1), carRadius).whileThereAre(pointCount, i));
-    final Layer band = layer("band", "Energy band along the rail");
 
     /** The rail run. */
     public RailRun() {

@@ -121,7 +121,7 @@ public final class RaisedLoads extends Apparatus {
     final SceneNumber moved = number("moved");
     final Flag falling = flag("falling");
     final Layer wayShown = layer("way", "Way of the load moved last");
-    final SceneCurve wayGone = curve("way");
+    final SceneCurve wayGone = curve("way").on(wayShown);
 
     final List<Handle> landingInHand = each(MOST_LANDINGS, i -> handle("landing." + i, "landing " + i,
             landingAt.get(i - 1), reach).whileThereAre(landingCount, i));

@@ -32,7 +32,7 @@ class FollowTest {
         int n = run.crowd(crowd);
         double x = crowd[3 * 17];
         double y = crowd[3 * 17 + 1];
-        run.point(run.manifest().act("follow"), x + 1e-11, y);
+        run.act(run.manifest().act("follow").pointedAt(x + 1e-11, y));
         assertThat(n).isEqualTo(60);
         assertThat(read(run, "tag-x")).isCloseTo(x, within(1e-18));
         assertThat(read(run, "tag-y")).isCloseTo(y, within(1e-18));
