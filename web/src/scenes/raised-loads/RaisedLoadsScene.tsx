@@ -45,15 +45,15 @@ export function RaisedLoadsScene({ picture, layers }: Props) {
       <Hoist x={shaft} top={top} floor={floor} k={k} />
       <Level picture={picture} left={left} right={right} />
       {layers.has('heights') && <Heights floor={floor} landings={landings} x={edge + 0.16 * k} k={k} />}
-      {layers.has('way') && (
+      {layers.has('path') && (
         <path
-          d={picture.curve('way')}
+          d={picture.curve('path')}
           {...LINE}
           stroke="var(--plum)"
           strokeWidth={2.5}
           strokeDasharray="7 4"
           strokeLinejoin="round"
-          data-way
+          data-path
         />
       )}
       {LOADS.filter((i) => i <= picture.get('loads')).map((i) => (

@@ -89,7 +89,7 @@ class RailTest {
     }
 
     @Test
-    void forcesAreDrawnAndTheRailsForceDoesNoWork() {
+    void forcesAreDrawnAndTheNormalForceDoesNoWork() {
         rail("Keeper's loop");
         hands.set("Let go", "6.5");
         show("Force arrows", "Sum of the forces", "Components of the forces");
@@ -102,7 +102,7 @@ class RailTest {
         page.keyboard().press("Escape");
         hands.runTo("lowest point", "1");
         assertThat(page.locator("[data-force='force.friction']")).hasCount(1);
-        assertThat(page.locator("[data-ledger=work] > svg")).hasAttribute("aria-label", Pattern.compile("Work of the rail's force 0 J"));
+        assertThat(page.locator("[data-ledger=work] > svg")).hasAttribute("aria-label", Pattern.compile("Work of the normal force 0 J"));
         // From too low it leaves the rail, and that can be stopped at.
         hands.set("Friction coefficient", "0");
         Chrome.button(page, "Restart with these settings").click();
@@ -120,7 +120,7 @@ class RailTest {
         assertThat(dial).containsText("at rest after about 78 m of rail");
         hands.runTo("at rest", "1");
         Chrome.button(page, "Trials").click();
-        assertThat(page.locator("[data-outcomes]").first()).containsText("Way gone until at rest");
+        assertThat(page.locator("[data-outcomes]").first()).containsText("Distance until at rest");
         assertThat(page.locator("[data-outcomes]").first()).containsText(Pattern.compile("7[789]\\.\\d m"));
         // The energy account against place: any channel against any other, with the point now marked.
         Chrome.button(page, "Graph").click();

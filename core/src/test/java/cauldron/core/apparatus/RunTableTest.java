@@ -67,7 +67,7 @@ class RunTableTest {
                 List.of("lifted"));
         assertThat(table.columns()).extracting(RunTable.Column::name).containsExactly("step", "what was done",
                 "Mass of the load moved last", "Height above the floor", "Kinetic energy", "Potential energy, Coil of rope",
-                "Work of all lifting so far");
+                "Total work of lifting");
         assertThat(table.rows().get(0)).containsExactly("0", "as it was at first", "", "", "0.0", "0.0", "0.0");
         assertThat(table.rows().get(1)).containsExactly("1", "Coil of rope to landing 3 by the stair",
                 "6.000", "8.00", "0.0", "470.9", "470.9");

@@ -51,7 +51,7 @@ final class DemoRail extends DemoScript {
             double frame = run.time() / run.manifest().interval();
             String trial = journal.keep("rubbing", i + 1, run);
             journal.cell("rested", i + 1, "mu", Numbers.printShort(FRICTIONS[i]));
-            journal.cell("rested", i + 1, "s", fixed(run, "way", 1), trial, frame, "", Map.of(), "");
+            journal.cell("rested", i + 1, "s", fixed(run, "distance", 1), trial, frame, "", Map.of(), "");
             journal.cell("rested", i + 1, "E", fixed(run, "thermal", 0), trial, frame, "", Map.of(), "");
         }
         double[] tries = {5.4, 5.8, 5.9};
@@ -70,7 +70,7 @@ final class DemoRail extends DemoScript {
     List<Answer> analyse(DemoJournal journal) {
         journal.calculated("lowest", "v2", "speed squared", "v²", "v^2");
         double[] line = journal.line("lowest-graph", "h", "v2");
-        return List.of(new Answer("gradient", Numbers.print(line[0], 3), "m/s²"), new Answer("rail-work", "0", "J"),
+        return List.of(new Answer("gradient", Numbers.print(line[0], 3), "m/s²"), new Answer("normal-work", "0", "J"),
                 new Answer("heat", Numbers.print(journal.number("rested", 2, "E"), 3), "J"),
                 new Answer("least", "5.0", "m"));
     }

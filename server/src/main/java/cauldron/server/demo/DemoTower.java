@@ -43,7 +43,7 @@ final class DemoTower extends DemoScript {
         put(ways, 1, "3", "stair");
         put(ways, 1, LANDINGS[chance.below(2)], "hoist");
         String trial = journal.keep("two-ways", 1, ways);
-        List<String[]> rows = rows(ways, "way", "work", "energy");
+        List<String[]> rows = rows(ways, "path", "work", "energy");
         for (int i = 1; i < rows.size(); i++) {
             String[] row = rows.get(i);
             journal.cell("gone", i, "done", row[1]);

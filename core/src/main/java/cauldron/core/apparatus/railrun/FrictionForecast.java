@@ -27,11 +27,11 @@ final class FrictionForecast {
         // Twice the kinetic energy of each kilogram.
         double v2 = 0;
         int way = p[3] <= 0 ? 1 : -1;
-        double gone = 0;
+        double travelled = 0;
         boolean leaves = false;
         double step = 1.0 / STEPS_A_PIECE;
         int stuck = 0;
-        while (gone < FAR && stuck < 2) {
+        while (travelled < FAR && stuck < 2) {
             double next = u + way * step;
             if (next < 0 || next > rail.size()) {
                 way = -way;
@@ -41,12 +41,12 @@ final class FrictionForecast {
             double stretch = Rail.stretch(p);
             double ds = stretch * step;
             double slope = way * p[3] / stretch;
-            double push = gravity * p[2] / stretch + Rail.curvature(p) * v2;
-            leaves |= push < 0;
-            double after = v2 - 2 * ds * (gravity * slope + friction * Math.abs(push));
+            double normal = gravity * p[2] / stretch + Rail.curvature(p) * v2;
+            leaves |= normal < 0;
+            double after = v2 - 2 * ds * (gravity * slope + friction * Math.abs(normal));
             if (after <= 0) {
                 double part = v2 <= 0 ? 0 : v2 / (v2 - after);
-                gone += part * ds;
+                travelled += part * ds;
                 u += part * way * step;
                 way = -way;
                 v2 = 0;
@@ -54,15 +54,15 @@ final class FrictionForecast {
             } else {
                 v2 = after;
                 u = next;
-                gone += ds;
+                travelled += ds;
                 stuck = 0;
             }
         }
         String off = leaves ? "; it leaves the rail on the way, so less surely" : "";
-        if (gone >= FAR) {
+        if (travelled >= FAR) {
             return new Forecast(0.02, "at rest only after more than " + Numbers.printShort(FAR) + " m" + off);
         }
-        double share = 1 - Math.log(Math.max(gone, NEAR) / NEAR) / Math.log(FAR / NEAR);
-        return new Forecast(share, "at rest after about " + Numbers.print(gone, gone < 100 ? 2 : 2) + " m of rail" + off);
+        double share = 1 - Math.log(Math.max(travelled, NEAR) / NEAR) / Math.log(FAR / NEAR);
+        return new Forecast(share, "at rest after about " + Numbers.print(travelled, 2) + " m of rail" + off);
     }
 }

@@ -72,17 +72,17 @@ public final class RailRun extends Apparatus {
     final Channel speed = channel("speed", "v", "Speed", "m/s").typically(0, 12);
     final Channel height = channel("height", "h", "Height above the reference level", "m").typically(0, 8);
     final Channel across = channel("across", "x", "Across", "m").typically(0, 16);
-    final Channel way = channel("way", "s", "Way gone", "m").typically(0, 60);
-    final Channel normal = channel("normal", "N", "Force of the rail, at right angles", "N").typically(0, 1500).decimals(0);
+    final Channel distance = channel("distance", "s", "Distance travelled", "m").typically(0, 60);
+    final Channel normal = channel("normal", "N", "Normal force", "N").typically(0, 1500).decimals(0);
     final Channel weight = channel("weight", "W", "Weight", "N").typically(0, 1200).decimals(0);
-    final Channel rubbing = channel("rubbing", "F_r", "Friction", "N").typically(0, 200).decimals(0);
-    final Channel along = channel("along", "a", "Acceleration along the rail", "m/s²").typically(-10, 10);
+    final Channel frictionForce = channel("friction-force", "F_r", "Friction", "N").typically(0, 200).decimals(0);
+    final Channel tangential = channel("tangential", "a_t", "Tangential acceleration", "m/s²").typically(-10, 10);
     final Channel kinetic = account("kinetic", "E_k", "Kinetic energy", Account.KINETIC);
     final Channel potential = account("potential", "E_p", "Potential energy", Account.POTENTIAL);
     final Channel thermal = account("thermal", "E_th", "Thermal energy", Account.THERMAL);
     final Channel total = account("total", "E", "Total energy", Account.TOTAL);
     final Channel byGravity = work("by-gravity", "W_g", "Work of gravity");
-    final Channel byRail = work("by-rail", "W_N", "Work of the rail's force");
+    final Channel byNormal = work("by-normal", "W_N", "Work of the normal force");
     final Channel byFriction = work("by-friction", "W_r", "Work of friction");
     final Channel byHand = work("by-hand", "W_h", "Work of the hand");
 
@@ -94,7 +94,7 @@ public final class RailRun extends Apparatus {
     final Event bumped = event("bumped", "end buffer");
     final Event rest = event("rest", "at rest");
 
-    final Outcome gone = outcome("gone", "s_all", "Way gone until at rest", "m").decimals(1);
+    final Outcome travelled = outcome("travelled", "s_rest", "Distance until at rest", "m").decimals(1);
     final Outcome heat = outcome("heat", "E_th", "Thermal energy at rest", "J").decimals(0);
 
     final Profile energies = profile("energies", "Energy along the rail").along("s", "along the rail", "m")
@@ -116,9 +116,9 @@ public final class RailRun extends Apparatus {
     final SceneCurve bandKinetic = curve("band.kinetic").on(band);
     final SceneCurve bandThermal = curve("band.thermal").on(band);
 
-    final Force weightForce = force("force.weight", "W", "weight", car);
-    final Force normalForce = force("force.normal", "N", "force of the rail", car);
-    final Force frictionForce = force("force.friction", "F_r", "friction", car);
+    final Force weightArrow = force("force.weight", "W", "weight", car);
+    final Force normalArrow = force("force.normal", "N", "normal force", car);
+    final Force frictionArrow = force("force.friction", "F_r", "friction", car);
 
     final Handle inHand = handle("car", "wagon", car, carRadius);
     final List<Handle> pointInHand = each(MOST_POINTS, i -> handle("point." + i, "point " + i + " of the rail",
@@ -130,7 +130,7 @@ public final class RailRun extends Apparatus {
         about("A wagon runs on a rail of any shape: energies trade places, forces do work or none, and a little friction "
                 + "takes it all in the end.", "energy", "work", "friction", "circular motion", "forces");
         tray(Ruler.twoMetres(), LongTape.tenMetres(), Stopwatch.toHundredths(), PositionMarkers.box());
-        slips("Energy thought to be used up", "The rail's force thought to do work",
+        slips("Energy thought to be used up", "The normal force thought to do work",
                 "Potential energy thought to be absolute", "Length of rail taken for height",
                 "Friction left on from the trial before");
         portrait().with(shape, "loop").with(start, 6.4).at(1.75).showing(band);
@@ -139,7 +139,7 @@ public final class RailRun extends Apparatus {
                 .with(level, 1.0).at(0).reading(speed, height).account().forces();
         setUp("little-friction", "A little friction", "With friction on, the total stays, motion dies, and all is thermal in the "
                 + "end. Look at the dial beside friction before you run.")
-                .with(shape, "trough").with(friction, 0.03).at(0).reading(speed, way).account().graphing(kinetic, thermal, total);
+                .with(shape, "trough").with(friction, 0.03).at(0).reading(speed, distance).account().graphing(kinetic, thermal, total);
     }
 
     private Channel account(String id, String symbol, String name, Account part) {

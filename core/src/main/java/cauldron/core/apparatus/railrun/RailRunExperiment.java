@@ -42,7 +42,7 @@ final class RailRunExperiment extends OdeExperiment {
     private final int vx = variable("velocity across in flight, m/s");
     private final int vy = variable("velocity upwards in flight, m/s");
     private final int heat = variable("thermal energy, J");
-    private final int way = variable("way gone, m");
+    private final int distance = variable("distance travelled, m");
     private final Register phase = register(ON_RAIL);
     /** The piece of the rail whose law rules; at a joint it is changed, not looked up. */
     private final Register piece = register(0);
@@ -51,7 +51,7 @@ final class RailRunExperiment extends OdeExperiment {
     private final Register landsAt = register(Double.NaN);
     private final Register byHand = register(0);
     /** Energy that landings turned into heat. */
-    private final Register blows = register(0);
+    private final Register landingLoss = register(0);
     private final Register startEnergy = register(0);
     private final Rail rail;
     private double mass;
@@ -67,7 +67,7 @@ final class RailRunExperiment extends OdeExperiment {
         when("left end", (t, s) -> onRail() ? s[u] : 1).fallsTo(0).then((rising, t, s, sink) -> bump(0, t, s, sink));
         when("right end", (t, s) -> onRail() ? s[u] - rail.size() : -1).risesTo(0)
                 .then((rising, t, s, sink) -> bump(rail.size(), t, s, sink));
-        when("rail left", (t, s) -> onRail() ? push(s) : 1).fallsTo(0).then((rising, t, s, sink) -> leave(t, s, sink));
+        when("rail left", (t, s) -> onRail() ? normal(s) : 1).fallsTo(0).then((rising, t, s, sink) -> leave(t, s, sink));
         // Forwards or backwards: a buffer turns both, and is no turning point.
         when("turning point", (t, s) -> onRail() ? s[v] * direction.get() : 1).fallsTo(0)
                 .then((rising, t, s, sink) -> turn(t, s, sink));
@@ -130,13 +130,14 @@ final class RailRunExperiment extends OdeExperiment {
         }
     }
 
-    /** What the rail pushes with for each kilogram, in N/kg. */
-    private double push(double[] s) {
+    /** The normal force on each kilogram, in N/kg; negative where the rail would have to pull. */
+    private double normal(double[] s) {
         double[] p = at(s);
         return gravity * p[2] / Rail.stretch(p) + Rail.curvature(p) * s[v] * s[v];
     }
 
-    private double pull(double[] s) {
+    /** The weight's part along the rail on each kilogram, in N/kg. */
+    private double tangential(double[] s) {
         double[] p = at(s);
         return -gravity * p[3] / Rail.stretch(p);
     }
@@ -144,18 +145,18 @@ final class RailRunExperiment extends OdeExperiment {
     @Override
     protected void law(double t, double[] s, double[] ds) {
         if (onRail()) {
-            double push = push(s);
+            double normal = normal(s);
             double stretch = Rail.stretch(at(s));
-            double rub = mu * Math.abs(push);
+            double rub = mu * Math.abs(normal);
             ds[u] = s[v] / stretch;
-            ds[v] = pull(s) - rub * direction.get();
+            ds[v] = tangential(s) - rub * direction.get();
             ds[heat] = mass * rub * s[v] * direction.get();
-            ds[way] = s[v] * direction.get();
+            ds[distance] = s[v] * direction.get();
         } else if (inFlight()) {
             ds[x] = s[vx];
             ds[y] = s[vy];
             ds[vy] = -gravity;
-            ds[way] = Math.hypot(s[vx], s[vy]);
+            ds[distance] = Math.hypot(s[vx], s[vy]);
         }
     }
 
@@ -170,11 +171,11 @@ final class RailRunExperiment extends OdeExperiment {
 
     /** From rest: downhill, or not at all. */
     private void setOff(double[] s) {
-        double pull = pull(s);
+        double tangential = tangential(s);
         double[] p = at(s);
         s[v] = 0;
-        phase.set(Math.abs(pull) <= Math.max(FLAT, mu * gravity * Math.abs(p[2]) / Rail.stretch(p)) ? AT_REST : ON_RAIL);
-        direction.set(pull < 0 ? -1 : 1);
+        phase.set(Math.abs(tangential) <= Math.max(FLAT, mu * gravity * Math.abs(p[2]) / Rail.stretch(p)) ? AT_REST : ON_RAIL);
+        direction.set(tangential < 0 ? -1 : 1);
     }
 
     private void turn(double t, double[] s, EventSink sink) {
@@ -225,7 +226,7 @@ final class RailRunExperiment extends OdeExperiment {
             after = 0.5 * s[v] * s[v] + gravity * p[1];
         }
         s[heat] += mass * (before - after);
-        blows.add(mass * (before - after));
+        landingLoss.add(mass * (before - after));
         sink.event(d.landed, t);
         if (phase.get() == ON_GROUND) {
             sink.event(d.rest, t);
@@ -281,41 +282,41 @@ final class RailRunExperiment extends OdeExperiment {
         boolean flies = phase.get() == IN_FLIGHT;
         boolean rails = phase.get() == ON_RAIL || phase.get() == AT_REST;
         double speed = flies ? Math.hypot(s[vx], s[vy]) : Math.abs(phase.get() == ON_RAIL ? s[v] : 0);
-        double push = rails ? mass * push(s) : phase.get() == ON_GROUND ? mass * gravity : 0;
+        double normal = rails ? mass * normal(s) : phase.get() == ON_GROUND ? mass * gravity : 0;
         double height = height(s);
         double kinetic = 0.5 * mass * speed * speed;
         double potential = mass * gravity * (height - level);
         out.put(d.speed, speed);
         out.put(d.height, height - level);
         out.put(d.across, rails ? at(s)[0] : s[x]);
-        out.put(d.way, s[way]);
+        out.put(d.distance, s[distance]);
         out.put(d.weight, mass * gravity);
-        out.put(d.normal, push);
-        out.put(d.rubbing, Math.abs(friction(s)));
-        out.put(d.along, onRail() ? pull(s) + friction(s) / mass : 0);
+        out.put(d.normal, normal);
+        out.put(d.frictionForce, Math.abs(friction(s)));
+        out.put(d.tangential, onRail() ? tangential(s) + friction(s) / mass : 0);
         out.put(d.kinetic, kinetic);
         out.put(d.potential, potential);
         out.put(d.thermal, s[heat]);
         out.put(d.total, kinetic + potential + s[heat]);
         out.put(d.byGravity, startEnergy.get() - mass * gravity * height);
         // It pushes across the way and so does no work, but for the blow of a landing.
-        out.put(d.byRail, blows.isOn() ? -blows.get() : 0);
-        out.put(d.byFriction, blows.get() - s[heat]);
+        out.put(d.byNormal, landingLoss.isOn() ? -landingLoss.get() : 0);
+        out.put(d.byFriction, landingLoss.get() - s[heat]);
         out.put(d.byHand, byHand.get());
     }
 
     /** Friction along the rail, forwards positive, in newtons; at rest it holds against the slope. */
     private double friction(double[] s) {
         if (phase.get() == AT_REST) {
-            return inHand() ? 0 : -mass * pull(s);
+            return inHand() ? 0 : -mass * tangential(s);
         }
-        return onRail() ? -mass * mu * Math.abs(push(s)) * direction.get() : 0;
+        return onRail() ? -mass * mu * Math.abs(normal(s)) * direction.get() : 0;
     }
 
     @Override
     public void outcomes(Outcomes out) {
         if (phase.get() >= AT_REST && !inHand()) {
-            out.put(d.gone, state()[way]);
+            out.put(d.travelled, state()[distance]);
             out.put(d.heat, state()[heat]);
         }
     }
@@ -359,11 +360,11 @@ final class RailRunExperiment extends OdeExperiment {
         out.put(d.flying, phase.get() == IN_FLIGHT);
         out.put(d.held, inHand());
         out.put(d.rail, rail.outline());
-        double push = rails && !inHand() ? mass * push(s) : phase.get() == ON_GROUND ? mass * gravity : 0;
+        double normal = rails && !inHand() ? mass * normal(s) : phase.get() == ON_GROUND ? mass * gravity : 0;
         double friction = friction(s);
-        out.put(d.weightForce, 0, -mass * gravity);
-        out.put(d.normalForce, rails ? -push * ty : 0, rails ? push * tx : push);
-        out.put(d.frictionForce, friction * tx, friction * ty);
+        out.put(d.weightArrow, 0, -mass * gravity);
+        out.put(d.normalArrow, rails ? -normal * ty : 0, rails ? normal * tx : normal);
+        out.put(d.frictionArrow, friction * tx, friction * ty);
         d.pointsOf(out, settings());
         bands(out, s);
     }

@@ -87,8 +87,8 @@ public final class RaisedLoads extends Apparatus {
     final Channel height = channel("height", "h", "Height above the floor", "m").typically(0, 10);
     final Channel above = channel("above", "Δh", "Height above the reference level", "m").typically(0, 10);
     final Channel across = channel("across", "x", "Distance from the wall", "m").typically(0, 4);
-    final Channel way = channel("way", "s", "Length of its way", "m").typically(0, 20);
-    final Channel work = channel("work", "W", "Work of the lifting force on its way", "J").typically(0, 1500).decimals(1);
+    final Channel path = channel("path", "s", "Length of its path", "m").typically(0, 20);
+    final Channel work = channel("work", "W", "Work of the lifting force on its path", "J").typically(0, 1500).decimals(1);
     final Channel energy = channel("energy", "E_p", "Potential energy of the load moved last", "J").typically(0, 1500)
             .decimals(1);
     final Channel kinetic = account("kinetic", "E_k", "Kinetic energy", Account.KINETIC);
@@ -101,11 +101,11 @@ public final class RaisedLoads extends Apparatus {
     final Event placed = event("placed", "load put down");
     final Event struck = event("struck", "load struck the floor");
 
-    final Outcome lifted = outcome("lifted", "W_all", "Work of all lifting so far", "J").decimals(1);
-    final Outcome carried = outcome("carried", "s_all", "Length of all ways so far", "m");
+    final Outcome lifted = outcome("lifted", "W_all", "Total work of lifting", "J").decimals(1);
+    final Outcome carried = outcome("carried", "s_all", "Total path length", "m");
     final Outcome inStore = outcome("in-store", "E_all", "Potential energy stored", "J").decimals(1);
 
-    final Profile along = profile("along", "Work along the way").along("s", "along the way", "m").up("W", "work", "J");
+    final Profile along = profile("along", "Work along the path").along("s", "along the path", "m").up("W", "work", "J");
 
     final View section = view("section", "Section of the tower");
     final List<Place> loadAt = each(MOST_LOADS, i -> place("load." + i));
@@ -120,8 +120,8 @@ public final class RaisedLoads extends Apparatus {
     final Coordinate levelAt = up("level");
     final SceneNumber moved = number("moved");
     final Flag falling = flag("falling");
-    final Layer wayShown = layer("way", "Way of the load moved last");
-    final SceneCurve wayGone = curve("way").on(wayShown);
+    final Layer pathShown = layer("path", "Path of the load moved last");
+    final SceneCurve pathGone = curve("path").on(pathShown);
 
     final List<Handle> landingInHand = each(MOST_LANDINGS, i -> handle("landing." + i, "landing " + i,
             landingAt.get(i - 1), reach).whileThereAre(landingCount, i));
@@ -130,8 +130,8 @@ public final class RaisedLoads extends Apparatus {
             .told("{load} to {onto} by {by}");
     final Pick placedLoad = place.pick("load", "Load", loads);
     final Pick onto = place.pick("onto", "Onto", landings).or("floor", "the floor");
-    final Choice<Way.By> by = place.choice("by", "By", Way.By.class).option("hoist", "the hoist", Way.By.HOIST)
-            .option("stair", "the stair", Way.By.STAIR);
+    final Choice<LoadPath.By> by = place.choice("by", "By", LoadPath.By.class).option("hoist", "the hoist", LoadPath.By.HOIST)
+            .option("stair", "the stair", LoadPath.By.STAIR);
     final Amount at = place.amount("at", "x", "Distance from the wall", "m").within(NEAREST, FURTHEST).step(0.1).first(2);
     final Act drop = act("drop", "Let a load fall …").unless(falling).told("{load} falls, and is about to strike");
     final Pick dropped = drop.pick("load", "Load", loads);
@@ -146,10 +146,10 @@ public final class RaisedLoads extends Apparatus {
         layer("heights", "Heights");
         place.dragging(loadAt, reach, loadCount);
         tray(Ruler.twoMetres(), LongTape.tenMetres());
-        slips("Height taken from the wrong level", "Grams for kilograms", "The longer way thought to store more",
+        slips("Height taken from the wrong level", "Grams for kilograms", "The longer path thought to store more",
                 "Weight and mass mixed up: g left out");
         portrait().doing(place, 0, Tree.of("load", "1", "onto", "2", "at", 0.7)).doing(place, 1, Tree.of("load", "2", "onto", "1"))
-                .doing(place, 2, Tree.of("load", "4", "onto", "3", "at", 2.6)).showing(wayShown);
+                .doing(place, 2, Tree.of("load", "4", "onto", "3", "at", 2.6)).showing(pathShown);
     }
 
     {
@@ -158,7 +158,7 @@ public final class RaisedLoads extends Apparatus {
                 .doing(place, 0, Tree.of("load", "1", "onto", "3", "by", "hoist"))
                 .doing(place, 1, Tree.of("load", "1", "onto", "floor", "by", "hoist", "at", 0.5))
                 .doing(place, 2, Tree.of("load", "1", "onto", "3", "by", "stair")).at(3)
-                .reading(way, work, energy).profile(along).showing(wayShown);
+                .reading(path, work, energy).profile(along).showing(pathShown);
         setUp("fall", "A fall, and its account", "The drum is about to strike the floor. Which bars changed, which didn't? "
                 + "Let it strike, then step back.")
                 .doing(place, 0, Tree.of("load", "1", "onto", "3")).doing(drop, 1, Tree.of("load", "1")).at(2)

@@ -26,8 +26,8 @@ import java.util.List;
  */
 final class RaisedLoadsExperiment extends StepsExperiment {
 
-    /** Ways remembered for the profile: the last one and those before it. */
-    private static final int WAYS = 4;
+    /** Paths remembered for the profile: the last one and those before it. */
+    private static final int PATHS = 4;
     private static final double ROOM = 0.45;
     private static final double NOTHING = -1;
     private static final double REACH = 0.35;
@@ -42,11 +42,11 @@ final class RaisedLoadsExperiment extends StepsExperiment {
     private final Register heat = register(0);
     private final Register lifted = register(0);
     private final Register carried = register(0);
-    private final List<Remembered> ways = new ArrayList<>();
+    private final List<Remembered> paths = new ArrayList<>();
     private double level;
     private double gravity;
 
-    /** A way that was gone, by its ends and manner. */
+    /** A path that was taken, by its ends and manner. */
     private final class Remembered {
         private final Register load = register(NOTHING);
         private final Register by = register(0);
@@ -60,11 +60,11 @@ final class RaisedLoadsExperiment extends StepsExperiment {
         }
 
         void take(Remembered other) {
-            set((int) other.load.get(), Way.By.values()[(int) other.by.get()], other.fromX.get(), other.fromY.get(),
+            set((int) other.load.get(), LoadPath.By.values()[(int) other.by.get()], other.fromX.get(), other.fromY.get(),
                     other.toX.get(), other.toY.get());
         }
 
-        void set(int which, Way.By manner, double x0, double y0, double x1, double y1) {
+        void set(int which, LoadPath.By manner, double x0, double y0, double x1, double y1) {
             load.set(which);
             by.set(manner.ordinal());
             fromX.set(x0);
@@ -73,8 +73,8 @@ final class RaisedLoadsExperiment extends StepsExperiment {
             toY.set(y1);
         }
 
-        Way way() {
-            return Way.of(Way.By.values()[(int) by.get()], fromX.get(), fromY.get(), toX.get(), toY.get(),
+        LoadPath path() {
+            return LoadPath.of(LoadPath.By.values()[(int) by.get()], fromX.get(), fromY.get(), toX.get(), toY.get(),
                     d.storeys(settings()));
         }
     }
@@ -87,8 +87,8 @@ final class RaisedLoadsExperiment extends StepsExperiment {
             x.add(register(RaisedLoads.NEAREST + 0.1 + i * 3.3 / Math.max(1, loads - 1)));
             y.add(register(0));
         }
-        for (int i = 0; i < WAYS; i++) {
-            ways.add(new Remembered());
+        for (int i = 0; i < PATHS; i++) {
+            paths.add(new Remembered());
         }
         apply(settings);
     }
@@ -135,14 +135,14 @@ final class RaisedLoadsExperiment extends StepsExperiment {
         int onto = with.pick(d.onto);
         double toY = onto == Pick.OTHER ? 0 : d.heights(settings())[onto];
         double toX = free(which, with.si(d.at), toY);
-        Remembered way = remember();
-        way.set(which, with.value(d.by), x.get(which).get(), y.get(which).get(), toX, toY);
+        Remembered path = remember();
+        path.set(which, with.value(d.by), x.get(which).get(), y.get(which).get(), toX, toY);
         x.get(which).set(toX);
         y.get(which).set(toY);
         last.set(which);
         walked.set(true);
         double mass = d.mass(settings(), which);
-        way.way().walk((length, rise) -> {
+        path.path().walk((length, rise) -> {
             carried.add(length);
             lifted.add(mass * gravity * rise);
         });
@@ -150,10 +150,10 @@ final class RaisedLoadsExperiment extends StepsExperiment {
     }
 
     private Remembered remember() {
-        for (int i = WAYS - 1; i > 0; i--) {
-            ways.get(i).take(ways.get(i - 1));
+        for (int i = PATHS - 1; i > 0; i--) {
+            paths.get(i).take(paths.get(i - 1));
         }
-        return ways.get(0);
+        return paths.get(0);
     }
 
     /** The place nearest to the wanted one where no other load stands. */
@@ -206,8 +206,8 @@ final class RaisedLoadsExperiment extends StepsExperiment {
         out.put(d.above, any ? height(which) - level : Double.NaN);
         out.put(d.across, any ? x.get(which).get() : Double.NaN);
         out.put(d.energy, any ? potential(which) : Double.NaN);
-        out.put(d.way, walked.isOn() ? ways.get(0).way().length() : Double.NaN);
-        out.put(d.work, walked.isOn() ? work(ways.get(0)) : Double.NaN);
+        out.put(d.path, walked.isOn() ? paths.get(0).path().length() : Double.NaN);
+        out.put(d.work, walked.isOn() ? work(paths.get(0)) : Double.NaN);
         int drops = (int) falling.get();
         double kinetic = drops < 0 ? 0 : d.mass(settings(), drops) * gravity * y.get(drops).get();
         out.put(d.kinetic, kinetic);
@@ -219,7 +219,7 @@ final class RaisedLoadsExperiment extends StepsExperiment {
     private double work(Remembered gone) {
         double weight = d.mass(settings(), (int) gone.load.get()) * gravity;
         double[] sum = {0};
-        gone.way().walk((length, rise) -> sum[0] += weight * rise);
+        gone.path().walk((length, rise) -> sum[0] += weight * rise);
         return sum[0];
     }
 
@@ -236,14 +236,14 @@ final class RaisedLoadsExperiment extends StepsExperiment {
 
     @Override
     public void profile(Profile profile, ProfileLines out) {
-        for (int i = WAYS - 1; i >= 0; i--) {
-            Remembered gone = ways.get(i);
+        for (int i = PATHS - 1; i >= 0; i--) {
+            Remembered gone = paths.get(i);
             if (!gone.isNone()) {
                 double weight = d.mass(settings(), (int) gone.load.get()) * gravity;
                 double[] at = {0, 0};
-                out.line(gone.by.get() == Way.By.HOIST.ordinal() ? "by the hoist" : "by the stair");
+                out.line(gone.by.get() == LoadPath.By.HOIST.ordinal() ? "by the hoist" : "by the stair");
                 out.point(0, 0);
-                gone.way().walk((length, rise) -> {
+                gone.path().walk((length, rise) -> {
                     at[0] += length;
                     at[1] += weight * rise;
                     out.point(at[0], at[1]);
@@ -267,12 +267,12 @@ final class RaisedLoadsExperiment extends StepsExperiment {
             out.put(d.landingAt.get(i), RaisedLoads.EDGE, i < heights.length ? heights[i] : 0);
         }
         out.put(d.landingCount, heights.length);
-        out.put(d.stairFoot, Way.FOOT, 0);
-        out.put(d.stairTurn, Way.TURN);
-        out.put(d.shaft, Way.SHAFT);
+        out.put(d.stairFoot, LoadPath.FOOT, 0);
+        out.put(d.stairTurn, LoadPath.TURN);
+        out.put(d.shaft, LoadPath.SHAFT);
         out.put(d.levelAt, level);
         out.put(d.moved, last.get());
         out.put(d.falling, falling.get() != NOTHING);
-        out.put(d.wayGone, ways.get(0).isNone() ? new double[0] : ways.get(0).way().points());
+        out.put(d.pathGone, paths.get(0).isNone() ? new double[0] : paths.get(0).path().points());
     }
 }

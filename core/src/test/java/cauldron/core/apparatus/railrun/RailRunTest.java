@@ -42,7 +42,7 @@ class RailRunTest {
             assertThat(read(run, "total") / before - 1).as("%s at %s s", run.settings().toTree(), run.time())
                     .isCloseTo(0, within(largest));
         }
-        assertThat(read(run, "way")).isGreaterThan(10);
+        assertThat(read(run, "distance")).isGreaterThan(10);
     }
 
     @ParameterizedTest
@@ -106,8 +106,8 @@ class RailRunTest {
             assertThat(count(run, "rest")).as(shape).isEqualTo(1);
             assertThat(read(run, "kinetic")).isZero();
             assertThat(read(run, "thermal")).isCloseTo(before - read(run, "potential"), within(1e-9 * before));
-            assertThat(read(run, "by-rail") == 0).as(shape).isEqualTo(count(run, "landed") == 0);
-            assertThat(run.outcome(run.manifest().outcome("gone"))).isEqualTo(read(run, "way"));
+            assertThat(read(run, "by-normal") == 0).as(shape).isEqualTo(count(run, "landed") == 0);
+            assertThat(run.outcome(run.manifest().outcome("travelled"))).isEqualTo(read(run, "distance"));
         }
     }
 
@@ -117,9 +117,9 @@ class RailRunTest {
         Run run = run(Map.of("shape", "slipway", "start", 7.0, "friction", 0.1));
         run.seek(1.2);
         double a = G * (Math.sin(Math.toRadians(40)) - 0.1 * Math.cos(Math.toRadians(40)));
-        assertThat(read(run, "way")).isCloseTo(0.5 * a * 1.44, within(1e-9));
+        assertThat(read(run, "distance")).isCloseTo(0.5 * a * 1.44, within(1e-9));
         assertThat(read(run, "speed")).isCloseTo(a * 1.2, within(1e-9));
-        assertThat(read(run, "along")).isCloseTo(a, within(1e-9));
+        assertThat(read(run, "tangential")).isCloseTo(a, within(1e-9));
     }
 
     @Test
@@ -130,7 +130,7 @@ class RailRunTest {
         for (int i = 1; i <= 200; i++) {
             run.seek(0.05 * i);
             flew |= run.scene().isUp(RAILS.flying) || count(run, "left") > 0;
-            double works = read(run, "by-gravity") + read(run, "by-rail") + read(run, "by-friction") + read(run, "by-hand");
+            double works = read(run, "by-gravity") + read(run, "by-normal") + read(run, "by-friction") + read(run, "by-hand");
             assertThat(works).isCloseTo(read(run, "kinetic"), within(1e-6));
             assertThat(read(run, "total")).isCloseTo(total, within(1e-6));
         }
@@ -185,7 +185,7 @@ class RailRunTest {
             Run run = new Run(RAILS, settings, 1);
             run.seek(600);
             double said = Double.parseDouble(forecast.words().replaceAll("[^0-9.]", ""));
-            assertThat(said).isCloseTo(read(run, "way"), within(0.06 * read(run, "way")));
+            assertThat(said).isCloseTo(read(run, "distance"), within(0.06 * read(run, "distance")));
         }
         assertThat(RAILS.forecast("friction", Settings.of(RAILS.manifest(), Map.of())).share()).isZero();
         assertThat(RAILS.forecast("mass", Settings.of(RAILS.manifest(), Map.of()))).isNull();

@@ -55,23 +55,23 @@ class RaisedLoadsTest {
 
     /** Up and down by any ways from the floor to one landing: the work is that of the straight lift. */
     @Test
-    void theWorkDoesNotDependOnTheWay() {
+    void theWorkDoesNotDependOnThePath() {
         RandomSource chance = new RandomSource(3);
         for (int trial = 0; trial < 20; trial++) {
             Run run = run();
             double sum = 0;
-            double way = 0;
+            double length = 0;
             for (int i = 0; i < 6; i++) {
                 put(run, 2, String.valueOf(1 + chance.below(3)), chance.unit() < 0.5 ? "hoist" : "stair",
                         0.5 + 3 * chance.unit());
                 sum += read(run, "work");
-                way += read(run, "way");
+                length += read(run, "path");
             }
             put(run, 2, "2", "stair", 2);
             sum += read(run, "work");
             assertThat(sum).isCloseTo(6 * G * 5, within(1e-9));
             assertThat(outcome(run, "lifted")).isCloseTo(sum, within(1e-9));
-            assertThat(outcome(run, "carried")).isGreaterThan(way);
+            assertThat(outcome(run, "carried")).isGreaterThan(length);
         }
     }
 
@@ -79,7 +79,7 @@ class RaisedLoadsTest {
     void theStairIsLongerAndItsCurveEndsAtTheSameHeight() {
         Run run = run();
         put(run, 1, "3", "hoist", 2);
-        double straight = read(run, "way");
+        double straight = read(run, "path");
         put(run, 1, "floor", "hoist", 0.5);
         put(run, 1, "3", "stair", 2);
         // Three storeys of two flights between a foot and a turn 1.85 m apart, and the level stretches.
@@ -87,7 +87,7 @@ class RaisedLoadsTest {
         for (double rise : new double[] {2.5, 2.5, 3.0}) {
             flights += 2 * Math.hypot(1.85, rise / 2);
         }
-        assertThat(read(run, "way")).isCloseTo((0.5 + 0.35) + flights + (2 + 0.35), within(1e-9));
+        assertThat(read(run, "path")).isCloseTo((0.5 + 0.35) + flights + (2 + 0.35), within(1e-9));
         assertThat(straight).isCloseTo((4.6 - 0.5) + 8 + (4.6 - 2), within(1e-9));
         ProfileLines lines = run.profile(run.manifest().profiles().get(0));
         assertThat(lines.count()).isEqualTo(3);
@@ -95,7 +95,7 @@ class RaisedLoadsTest {
         double[] hoist = lines.points(0);
         double[] stair = lines.points(2);
         assertThat(stair[stair.length - 1]).isCloseTo(hoist[hoist.length - 1], within(1e-9)).isCloseTo(18 * G * 8, within(1e-9));
-        assertThat(stair[stair.length - 2]).isCloseTo(read(run, "way"), within(1e-9));
+        assertThat(stair[stair.length - 2]).isCloseTo(read(run, "path"), within(1e-9));
     }
 
     @Test

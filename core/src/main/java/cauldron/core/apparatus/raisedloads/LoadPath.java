@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A way through the tower, as the points it goes through. Between two points it is straight; by the hoist it goes up
+ * A path through the tower, as the points it goes through. Between two points it is straight; by the hoist it goes up
  * the shaft on the right, by the stair over two flights a storey on the left.
  */
-final class Way {
+final class LoadPath {
 
     /** How a load is brought. */
     enum By { HOIST, STAIR }
@@ -20,29 +20,29 @@ final class Way {
 
     private final List<double[]> points = new ArrayList<>();
 
-    private Way(double x, double y) {
+    private LoadPath(double x, double y) {
         points.add(new double[] {x, y});
     }
 
     /**
-     * The way of a load.
+     * The path of a load.
      *
      * @param storeys heights at which the stair has landings, from the floor up, in metres
      */
-    static Way of(By by, double fromX, double fromY, double toX, double toY, double[] storeys) {
-        Way way = new Way(fromX, fromY);
+    static LoadPath of(By by, double fromX, double fromY, double toX, double toY, double[] storeys) {
+        LoadPath path = new LoadPath(fromX, fromY);
         if (fromY == toY) {
-            way.to(toX, toY);
+            path.to(toX, toY);
         } else if (by == By.HOIST) {
-            way.to(SHAFT, fromY);
-            way.to(SHAFT, toY);
-            way.to(toX, toY);
+            path.to(SHAFT, fromY);
+            path.to(SHAFT, toY);
+            path.to(toX, toY);
         } else {
-            way.to(FOOT, fromY);
-            way.climb(fromY, toY, storeys);
-            way.to(toX, toY);
+            path.to(FOOT, fromY);
+            path.climb(fromY, toY, storeys);
+            path.to(toX, toY);
         }
-        return way;
+        return path;
     }
 
     private void climb(double from, double to, double[] storeys) {
