@@ -1,28 +1,27 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
-import cauldron.core.quantity.Units;
 import java.util.Map;
 
 /** A quantity that can be read off a running experiment at any time. Values are in SI; its unit is what people see. */
-public final class Channel extends Declared {
+public final class Channel extends Shown<Channel> {
 
     /** The part an energy plays in the account. */
     public enum Account { KINETIC, POTENTIAL, ELASTIC, THERMAL, TOTAL }
 
-    private final String symbol;
-    private final String unit;
     private double typicalMin;
     private double typicalMax = 1;
-    private int decimals = 2;
     private Account account;
     private Ledger ledger;
     private Body body;
 
     Channel(Declaration owner, String id, String symbol, String name, String unit) {
-        super(owner, id, name);
-        this.symbol = symbol;
-        this.unit = unit;
+        super(owner, id, symbol, name, unit);
+    }
+
+    @Override
+    Channel self() {
+        return this;
     }
 
     @Override
@@ -35,13 +34,6 @@ public final class Channel extends Declared {
         stillOpen();
         typicalMin = from;
         typicalMax = to;
-        return this;
-    }
-
-    /** Decimals shown in a readout, in its unit; 2 unless said. */
-    public Channel decimals(int shown) {
-        stillOpen();
-        decimals = shown;
         return this;
     }
 
@@ -81,35 +73,11 @@ public final class Channel extends Declared {
         return body;
     }
 
-    /** Decimals shown. */
-    int decimals() {
-        return decimals;
-    }
-
-    /** The unit people see. */
-    public String unit() {
-        return unit;
-    }
-
-    /** Printed in graphs and formulas. */
-    public String symbol() {
-        return symbol;
-    }
-
-    /** SI units in one of its own. */
-    double factor() {
-        return Units.parse(unit).factor();
-    }
-
     @Override
     void check(Faults faults) {
         super.check(faults);
-        faults.readable(this, unit);
         if (!(typicalMin < typicalMax)) {
             faults.add(this, "needs a typical range, the lower end first");
-        }
-        if (decimals < 0) {
-            faults.add(this, "can't have " + decimals + " decimals");
         }
     }
 
@@ -123,8 +91,8 @@ public final class Channel extends Declared {
     }
 
     Map<String, Object> toTree() {
-        Map<String, Object> tree = Tree.of("id", id(), "symbol", symbol, "name", name(), "unit", unit, "typicalMin",
-                typicalMin, "typicalMax", typicalMax, "figures", decimals,
+        Map<String, Object> tree = Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "typicalMin",
+                typicalMin, "typicalMax", typicalMax, "figures", decimals(),
                 "account", account == null ? null : account.name().toLowerCase());
         tree.put("ledger", ledger == null ? "" : ledger.id());
         tree.put("body", body == null ? "" : body.id());

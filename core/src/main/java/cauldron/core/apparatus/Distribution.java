@@ -1,28 +1,27 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
-import cauldron.core.quantity.Units;
 import java.util.List;
 import java.util.Map;
 
 /** Many values of one kind at one instant, shown as a histogram. */
-public final class Distribution extends Declared {
+public final class Distribution extends Shown<Distribution> {
 
-    private final String symbol;
-    private final String unit;
     private double typicalMax = 1;
     private List<Choice<?>> populations = List.of();
     private List<String> marks = List.of();
-    private int decimals = 2;
     private String counted = "values";
     private String together = "all";
     private Layer followedOn;
     private String followed = "";
 
     Distribution(Declaration owner, String id, String symbol, String name, String unit) {
-        super(owner, id, name);
-        this.symbol = symbol;
-        this.unit = unit;
+        super(owner, id, symbol, name, unit);
+    }
+
+    @Override
+    Distribution self() {
+        return this;
     }
 
     @Override
@@ -48,13 +47,6 @@ public final class Distribution extends Declared {
     public Distribution marks(String... names) {
         stillOpen();
         marks = List.of(names);
-        return this;
-    }
-
-    /** How many decimals its marked values are written with. */
-    public Distribution decimals(int n) {
-        stillOpen();
-        decimals = n;
         return this;
     }
 
@@ -85,13 +77,9 @@ public final class Distribution extends Declared {
     }
 
     void check(Manifest all, Faults faults) {
-        faults.readable(this, unit);
         populations.forEach(c -> faults.known(this, c, all.settings()));
         if (!followed.isEmpty()) {
             faults.known(this, followedOn, all.layers());
-        }
-        if (decimals < 0 || decimals > 9) {
-            faults.add(this, "has 0 to 9 decimals, not " + decimals);
         }
         if (!(typicalMax > 0)) {
             faults.add(this, "needs a scale that ends above 0");
@@ -99,9 +87,9 @@ public final class Distribution extends Declared {
     }
 
     Map<String, Object> toTree() {
-        return Tree.of("id", id(), "symbol", symbol, "name", name(), "unit", unit, "typicalMax", typicalMax,
+        return Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "typicalMax", typicalMax,
                 "populations", populations.stream().map(Declared::id).toList(), "marks", marks, "decimals",
-                decimals, "counted", counted, "together", together, "followed", followed, "followedOn",
-                followedOn == null ? "" : followedOn.id(), "perSi", 1 / Units.parse(unit).factor());
+                decimals(), "counted", counted, "together", together, "followed", followed, "followedOn",
+                followedOn == null ? "" : followedOn.id(), "perSi", 1 / factor());
     }
 }

@@ -66,7 +66,7 @@ class DeclarationTest {
                         "setting “size”: has two options that stand for the same as “b”",
                         "setting “size”: begins with “c”, which it doesn't offer",
                         "setting “other”: depends on an option that setting “size” doesn't have",
-                        "channel “odd”: needs a typical range, the lower end first", "channel “odd”: can't have -1 decimals",
+                        "channel “odd”: needs a typical range, the lower end first", "channel “odd”: has 0 to 9 decimals, not -1",
                         "act “do”: names scene field “stray”, which isn't declared here",
                         "layer “trail”: names channel “x”, which isn't declared here",
                         "handle “grip”: names something not declared yet",
