@@ -12,7 +12,6 @@ import {
   PenLine,
   Rows3,
   SlidersHorizontal,
-  Spline,
 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
@@ -25,7 +24,7 @@ import { forceLayers } from './ForceArrows';
 import { HeadButton } from './HeadButton';
 import { Select } from '../ui';
 import { SetUpMenu } from './SetUpMenu';
-import { ShowMenu } from './ShowMenu';
+import { ShowMenu, Tick } from './ShowMenu';
 import { channelItems } from './words';
 
 export type Left = 'settings' | 'trials' | null;
@@ -117,14 +116,6 @@ export const BenchHeader = memo(function BenchHeader({
             onChange={(bars) => onShow({ bars })}
           />
         )}
-        {m.profiles.length > 0 && (
-          <ShowMenu
-            trigger={<HeadButton sign={<Spline size={15} />} word="Profile" />}
-            items={m.profiles}
-            chosen={shown.profiles}
-            onChange={(profiles) => onShow({ profiles })}
-          />
-        )}
         {layerItems.length > 0 && (
           <ShowMenu
             trigger={<HeadButton sign={<Layers size={15} />} word="Show" />}
@@ -153,6 +144,21 @@ export const BenchHeader = memo(function BenchHeader({
           chosen={shown.graphed}
           onChange={(graphed) => onShow({ graphed })}
         >
+          {m.profiles.length > 0 && (
+            <div className="border-t pt-1.5">
+              <p className="text-fine text-soft">At this instant</p>
+              {m.profiles.map((p) => (
+                <Tick
+                  key={p.id}
+                  name={p.name}
+                  on={shown.profiles.includes(p.id)}
+                  onTick={(on) =>
+                    onShow({ profiles: on ? [...shown.profiles, p.id] : shown.profiles.filter((x) => x !== p.id) })
+                  }
+                />
+              ))}
+            </div>
+          )}
           <Select
             label="against"
             value={shown.against}

@@ -10,7 +10,7 @@ import { Grid, squareText } from '../picture/Grid';
 import { Stage, useStage } from '../picture/Stage';
 import { slowedText } from './time';
 import type { BenchState } from './useBench';
-import type { Picture } from '../picture/picture';
+import { inPicture, type Picture } from '../picture/picture';
 
 /** Layer of everything that can be taken hold of: where it has been. */
 export const pathLayer = (handle: string) => `path/${handle}`;
@@ -188,8 +188,7 @@ function Trail({
     const my = path ? path[2 * i + 1] : ys![i];
     // Where another one is followed the line begins anew.
     const jump = i > from && !path && Math.hypot(mx - xs![i - 1], my - ys![i - 1]) > LONGEST_JUMP * frame[3];
-    if (!Number.isNaN(mx))
-      d += `${d && !jump ? 'L' : 'M'}${((mx - frame[0]) * picture.scale).toFixed(1)} ${((frame[1] + frame[3] - my) * picture.scale).toFixed(1)}`;
+    if (!Number.isNaN(mx)) d += (d && !jump ? 'L' : 'M') + inPicture(frame, picture.scale, mx, my);
   }
   return (
     <path

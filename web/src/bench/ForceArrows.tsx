@@ -95,6 +95,7 @@ function Arrow({ f, toX, toY, pixel }: { f: Vector; toX: number; toY: number; pi
   const [dx, dy] = [(toX - f.x) / length, (toY - f.y) / length];
   const head = Math.min(12 / pixel, 0.5 * length);
   const [bx, by] = [toX - dx * head, toY - dy * head];
+  const [sx, sy] = [0.45 * dy * head, 0.45 * dx * head];
   return (
     <g data-force={f.id}>
       <line
@@ -107,10 +108,7 @@ function Arrow({ f, toX, toY, pixel }: { f: Vector; toX: number; toY: number; pi
         strokeDasharray={f.dash}
         vectorEffect="non-scaling-stroke"
       />
-      <path
-        d={`M${toX} ${toY}L${bx - 0.45 * dy * head} ${by + 0.45 * dx * head}L${bx + 0.45 * dy * head} ${by - 0.45 * dx * head}Z`}
-        fill={f.color}
-      />
+      <path d={`M${toX} ${toY}L${bx - sx} ${by + sy}L${bx + sx} ${by - sy}Z`} fill={f.color} />
       <text
         x={toX + dx * (16 / pixel)}
         y={toY + dy * (16 / pixel) + 5 / pixel}

@@ -4,6 +4,7 @@ import { printFixed, printShort, type Distribution, type Manifest, type Run } fr
 import { countUp } from '../core/models';
 import { Select, Slider, Symbol } from '../ui';
 import { useSize } from '../ui/useSize';
+import { Axes } from './Axes';
 
 const ENDS = [100, 200, 400, 600, 1000, 1500, 2000, 3000, 5000, 8000, 15000];
 const BINS = ['20', '40', '60', '100'];
@@ -127,40 +128,11 @@ export function HistogramPanel({
           )
           .join('; ')}
       >
-        {y.ticks(4).map((t) => (
-          <g key={t}>
-            <line x1={PAD.left} x2={W - PAD.right} y1={y(t)} y2={y(t)} stroke="var(--line)" />
-            <text
-              x={PAD.left - 5}
-              y={y(t) + type / 3}
-              textAnchor="end"
-              fontSize={type}
-              className="mono"
-              fill="var(--soft)"
-            >
-              {t}
-            </text>
-          </g>
-        ))}
-        {x.ticks(Math.min(8, W / (5 * type))).map((t) => (
-          <text
-            key={t}
-            x={x(t)}
-            y={H - PAD.bottom + 1.15 * type}
-            textAnchor="middle"
-            fontSize={type}
-            className="mono"
-            fill="var(--soft)"
-          >
-            {t}
-          </text>
-        ))}
-        <text x={W - PAD.right} y={H - 3} textAnchor="end" fontSize={type}>
-          <tspan fontStyle="italic" fill="var(--ink)">
-            {d.symbol}
-          </tspan>
-          <tspan fill="var(--ink)"> / {d.unit}</tspan>
-        </text>
+        <Axes
+          {...{ x, y, width: W, height: H, pad: PAD, type }}
+          along={{ symbol: d.symbol, unit: d.unit, from: 0, to: end.current }}
+          up={{ symbol: '', unit: '', from: 0, to: top }}
+        />
         <text x={4} y={type} fontSize={type} fill="var(--soft)">
           {d.counted} in each bin
         </text>

@@ -71,7 +71,8 @@ export function ProfileGraph({ m, run, profile }: { m: Manifest; run: Run; profi
           'Nothing yet.'
         ) : (
           <>
-            <Symbol text={up.symbol} />, {up.name}, against <Symbol text={along.symbol} />, {along.name}. Full line:{' '}
+            <Symbol text={up.symbol} />, {up.name}, against <Symbol text={along.symbol} />, {along.name}.
+            {' Full line: '}
             {lines.at(-1)!.name}
             {lines.length > 1 && `; broken: ${[...new Set(lines.slice(0, -1).map((l) => l.name))].join(', ')}`}.
           </>

@@ -26,19 +26,31 @@ export function ShowMenu({
           className="z-40 flex max-h-[75vh] flex-col gap-1 overflow-auto rounded-house border bg-sheet p-3 text-ink"
         >
           {items.map((c) => (
-            <label key={c.id} className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="h-4 w-4 accent-(--copper)"
-                checked={chosen.includes(c.id)}
-                onChange={(e) => onChange(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
-              />
-              {c.name}
-            </label>
+            <Tick
+              key={c.id}
+              name={c.name}
+              on={chosen.includes(c.id)}
+              onTick={(on) => onChange(on ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
+            />
           ))}
           {children}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** One thing that can be ticked. */
+export function Tick({ name, on, onTick }: { name: string; on: boolean; onTick: (on: boolean) => void }) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="h-4 w-4 accent-(--copper)"
+        checked={on}
+        onChange={(e) => onTick(e.target.checked)}
+      />
+      {name}
+    </label>
   );
 }

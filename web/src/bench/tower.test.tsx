@@ -58,7 +58,8 @@ test('bars of what is there, with numbers or without, and broken off where the s
   const { container } = render(<Bars m={m} run={run} ledger="stored" />);
   const picture = () => screen.getByRole('img').getAttribute('aria-label');
   expect(picture()).toBe(
-    'Potential energy of each load in J: Drum of lamp oil 1412.6 J, Coil of rope 0.0 J, Lead line 0.0 J, Lens ring 0.0 J',
+    'Potential energy of each load in J: ' +
+      'Drum of lamp oil 1412.6 J, Coil of rope 0.0 J, Lead line 0.0 J, Lens ring 0.0 J',
   );
   expect(container.querySelectorAll('[data-broken]')).toHaveLength(0);
   fireEvent.change(screen.getByLabelText('Up to'), { target: { value: '100' } });

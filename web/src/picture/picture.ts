@@ -76,6 +76,11 @@ export const NO_LAYERS: Layers = new Set<string>();
 
 const LONGER_SIDE = 1000;
 
+/** A place in metres as a drawing's path takes it. */
+export function inPicture(frame: Float64Array, scale: number, x: number, y: number) {
+  return `${((x - frame[0]) * scale).toFixed(2)} ${((frame[1] + frame[3] - y) * scale).toFixed(2)}`;
+}
+
 /** A run's scene now, seen through a frame (left, bottom, width, height in metres). */
 export function pictureOfRun(
   m: Manifest,
@@ -96,7 +101,7 @@ export function pictureOfRun(
       const points = curves[m.curves.findIndex((c) => c.id === id)] ?? [];
       let d = '';
       for (let i = 0; i < points.length; i += 2)
-        d += `${i ? 'L' : 'M'}${((points[i] - frame[0]) * scale).toFixed(2)} ${((frame[1] + frame[3] - points[i + 1]) * scale).toFixed(2)}`;
+        d += (i ? 'L' : 'M') + inPicture(frame, scale, points[i], points[i + 1]);
       return d;
     },
     get(field) {

@@ -29,6 +29,9 @@ import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import { useLeaving, type Standing } from './standing';
 
+/** What stands beside the picture where there is room, below it where there is none. */
+const SIDE = 'overflow-auto border-t bg-sheet px-3 py-1.5 @xl:border-t-0 @xl:border-l';
+
 /** Trials of a lab's bench, kept in the notebook like everything a student makes. */
 function useJournalShelf(
   journal: Journal,
@@ -241,7 +244,7 @@ export const LabBench = memo(function LabBench({
           </div>
           {beside.length > 0 && !aside && !trialsOpen && (
             <div
-              className="flex flex-col gap-2 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-56 @xl:border-t-0 @xl:border-l"
+              className={`${SIDE} flex flex-col gap-2 @xl:w-56`}
               tabIndex={0}
               role="region"
               aria-label="Bars and curves"
@@ -260,7 +263,7 @@ export const LabBench = memo(function LabBench({
             <div className="flex w-72 shrink-0 flex-col border-l bg-sheet">{runTable}</div>
           )}
           {bins.length > 0 && !aside && !trialsOpen && (
-            <div className="grid auto-cols-fr grid-flow-col gap-x-4 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:w-1/2 @xl:border-t-0 @xl:border-l @3xl:w-96">
+            <div className={`${SIDE} grid auto-cols-fr grid-flow-col gap-x-4 @xl:w-1/2 @3xl:w-96`}>
               {bins.map((d) => (
                 <HistogramPanel
                   key={d.id}

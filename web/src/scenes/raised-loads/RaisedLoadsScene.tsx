@@ -76,8 +76,11 @@ export function RaisedLoadsScene({ picture, layers }: Props) {
 function Masonry({ x, y, width, height, k }: { x: number; y: number; width: number; height: number; k: number }) {
   const course = 0.4 * k;
   let joints = '';
-  for (let i = 0; i * course < height; i++)
-    joints += `M${x} ${y + height - i * course}h${width}M${x + (i % 2 ? 0.3 : 0.7) * width} ${y + height - i * course}v${-Math.min(course, height - i * course)}`;
+  for (let i = 0; i * course < height; i++) {
+    const bottom = y + height - i * course;
+    const joint = x + (i % 2 ? 0.3 : 0.7) * width;
+    joints += `M${x} ${bottom}h${width}M${joint} ${bottom}v${-Math.min(course, height - i * course)}`;
+  }
   return (
     <g>
       <rect x={x} y={y} width={width} height={height} {...LINE} fill="var(--paper)" strokeWidth={1.6} />
@@ -121,15 +124,13 @@ function Stair({ from, foot, turn, k }: { from: number[]; foot: number; turn: nu
 
 function Hoist({ x, top, floor, k }: { x: number; top: number; floor: number; k: number }) {
   const wheel = 0.2 * k;
+  const axle = top + 0.1 * k + wheel;
   return (
     <g {...LINE} strokeWidth={1.4}>
       <path d={`M${x - 0.45 * k} ${top + 0.1 * k}H${x + 0.5 * k}`} strokeWidth={3} />
-      <circle cx={x} cy={top + 0.1 * k + wheel} r={wheel} fill="var(--stage)" />
-      <circle cx={x} cy={top + 0.1 * k + wheel} r={0.05 * k} fill="var(--ink)" />
-      <path
-        d={`M${x - wheel} ${top + 0.1 * k + wheel}V${floor - 0.55 * k}M${x + wheel} ${top + 0.1 * k + wheel}V${floor - 0.9 * k}`}
-        strokeWidth={1}
-      />
+      <circle cx={x} cy={axle} r={wheel} fill="var(--stage)" />
+      <circle cx={x} cy={axle} r={0.05 * k} fill="var(--ink)" />
+      <path d={`M${x - wheel} ${axle}V${floor - 0.55 * k}M${x + wheel} ${axle}V${floor - 0.9 * k}`} strokeWidth={1} />
       <path
         d={`M${x - wheel} ${floor - 0.55 * k}v${0.1 * k}a${0.07 * k} ${0.07 * k} 0 1 1 ${-0.12 * k} ${0.05 * k}`}
         strokeWidth={2}

@@ -53,9 +53,7 @@ class Screenshots {
             page.getByLabel("Rail", new Page.GetByLabelOptions().setExact(true)).selectOption("your own");
             new BenchHands(page).set("Friction coefficient", "0.02");
             show(page, "Show", "Energy band along the rail", "Force arrows");
-            Chrome.button(page, "Profile").click();
-            page.getByLabel("Energy along the rail").check();
-            page.keyboard().press("Escape");
+            show(page, "Graph", "Energy along the rail");
             new BenchHands(page).runTo("a time", "4.25");
             shoot(page, "bench");
             Chrome.button(page, "Projector").click();
