@@ -33,6 +33,7 @@ const Buttons = memo(function Buttons({
   hands,
   compact,
   playing,
+  over,
   begun,
   atStart,
   more,
@@ -41,6 +42,8 @@ const Buttons = memo(function Buttons({
   hands: Hands;
   compact: boolean;
   playing: boolean;
+  /** Whether the run has come to its end by itself. */
+  over: boolean;
   begun: boolean;
   atStart: boolean;
   more: boolean;
@@ -58,7 +61,7 @@ const Buttons = memo(function Buttons({
         ) : (
           <>
             <Play size={16} />
-            Run
+            {over ? 'Again' : 'Run'}
           </>
         )}
       </Button>
@@ -126,6 +129,7 @@ export function Transport({
   const { m, live } = bench;
   const { run } = live.sides[0];
   const begun = run.head() > 0;
+  const over = live.sides.every((s) => s.run.isOver());
   const now = useRef(bench);
   now.current = bench;
   const hands: Hands = useMemo(
@@ -184,6 +188,7 @@ export function Transport({
           hands={hands}
           compact={!!compact}
           playing={live.playing}
+          over={over}
           begun={begun}
           atStart={run.time() === 0}
           more={begun && neighbourEvent(run, 1) !== null}
@@ -223,7 +228,7 @@ export function Transport({
         <StopAtMenu m={m} onStopAt={live.stopAt} begun={begun} />
         {children}
         <span className="sr-only" role="status">
-          {live.stopped ? `Stopped at ${timeText(m, run.time())}` : ''}
+          {live.stopped ? `Stopped at ${timeText(m, run.time())}` : over ? 'The run is over.' : ''}
         </span>
       </div>
     </footer>

@@ -60,16 +60,22 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
         return;
       }
       if (around && sides.current[0].run.time() >= around.to) seekAll(around.from);
+      else if (sides.current.every((s) => s.run.isOver())) setPlaying(false);
       show();
       handle = requestAnimationFrame(frame);
     });
     return () => cancelAnimationFrame(handle);
   }, [playing, speed, m, show, seekAll]);
 
-  const play = useCallback((on: boolean) => {
-    setStopped(false);
-    setPlaying(on);
-  }, []);
+  const play = useCallback(
+    (on: boolean) => {
+      // What is over can only be seen again.
+      if (on && sides.current.every((s) => s.run.isOver())) seekAll(0);
+      setStopped(false);
+      setPlaying(on);
+    },
+    [seekAll],
+  );
   const rest = useCallback(() => {
     setPlaying(false);
     setStopped(false);

@@ -20,7 +20,8 @@ export function nameOf(t: KeptTrial) {
 /** What a trial came to, as people read it. */
 export function outcomeText(o: Outcome, t: KeptTrial) {
   const value = t.outcomes?.[o.id];
-  return value === undefined ? '–' : `${printFixed(value, o.figures)} ${o.unit}`;
+  if (value === undefined) return '–';
+  return o.words.length > 0 ? o.words[value] : `${printFixed(value, o.figures)} ${o.unit}`;
 }
 
 /** A channel's name, with the body it belongs to. */

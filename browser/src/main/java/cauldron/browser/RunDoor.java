@@ -39,6 +39,12 @@ public final class RunDoor {
         return run.head();
     }
 
+    /** Whether the moment shown is one at which the run came to its end by itself. */
+    @JSExport
+    public boolean isOver() {
+        return run.isOver();
+    }
+
     /** Goes on by so many model seconds; true if it came to where it should stop. */
     @JSExport
     public boolean advance(double seconds) {

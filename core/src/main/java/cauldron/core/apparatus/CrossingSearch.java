@@ -31,7 +31,8 @@ final class CrossingSearch {
         }
     }
 
-    private double look(StopAt.Crossing stop, double from, double to) {
+    private double look(StopAt.Crossing stop, double from, double upTo) {
+        double to = upTo;
         run.seek(from);
         boolean fine = run.resolution() < run.manifest().interval();
         Checkpoints.Checkpoint here = fine ? run.checkpoint() : null;
@@ -43,6 +44,11 @@ final class CrossingSearch {
             double next = Math.min(to, times[2] + look);
             run.comeBackTo(before);
             run.seek(next);
+            // Where the run is over, nothing lies beyond.
+            if (run.isOver()) {
+                to = Math.min(to, run.time());
+                next = to;
+            }
             before = here;
             here = fine ? run.checkpoint() : null;
             double value = run.read(stop.channel()) - stop.value();

@@ -59,11 +59,16 @@ public abstract class Experiment {
     public abstract double time();
 
     /**
-     * Goes on to a time not before the present, telling of every event in (present, time].
+     * Goes on to a time not before the present, or to its end if that comes first, telling of every event on the way.
      *
      * @param time model seconds
      */
     public abstract void advanceTo(double time, EventSink sink);
+
+    /** Whether it is over: it has come to its end by itself, and time goes no further. */
+    public boolean isOver() {
+        return false;
+    }
 
     /** Fills in the value of every channel now. */
     public abstract void read(Readings out);

@@ -32,6 +32,8 @@ public abstract class OdeExperiment extends Experiment {
     private final OrdinaryDifferentialEquation equation = new Equation();
     private final BrentSolver solver = new BrentSolver(TIME_ACCURACY, TIME_ACCURACY, 1e-300);
     private final List<Detector> detectors = new ArrayList<>();
+    /** When it is over; infinite until it is known. */
+    private final Register over = register(Double.POSITIVE_INFINITY);
     private int size;
 
     private double time;
@@ -80,6 +82,24 @@ public abstract class OdeExperiment extends Experiment {
 
     /** The length of the next grid step in seconds under the present law, from a state. */
     protected abstract double step(double[] y);
+
+    /**
+     * Told of every point of the grid as it is left behind, events among them, for what has to be gathered along the way.
+     * The grid is the same however often the display asks.
+     */
+    protected void stepped(double t, double[] y) {
+        // Most laws remember nothing but their state.
+    }
+
+    /** Ends the run by itself; for what happens at a detector. */
+    protected final void end(double t) {
+        over.set(t);
+    }
+
+    @Override
+    public final boolean isOver() {
+        return time >= over.get();
+    }
 
     /** Takes the settings that are in force from now on. */
     protected abstract void apply(Settings settings);
@@ -137,7 +157,8 @@ public abstract class OdeExperiment extends Experiment {
     }
 
     @Override
-    public final void advanceTo(double target, EventSink sink) {
+    public final void advanceTo(double time, EventSink sink) {
+        double target = Math.min(time, over.get());
         while (target >= end) {
             System.arraycopy(atEnd, 0, atStart, 0, size);
             start = end;
@@ -145,6 +166,8 @@ public abstract class OdeExperiment extends Experiment {
                 signs[eventAtEnd] = -signs[eventAtEnd];
                 detectors.get(eventAtEnd).passed(signs[eventAtEnd] > 0, start, atStart, sink);
             }
+            stepped(start, atStart);
+            target = Math.min(target, over.get());
             for (int i = 0; i < signs.length; i++) {
                 if (signs[i] == 0) {
                     signs[i] = Math.signum(detectors.get(i).value(start, atStart));
@@ -152,7 +175,7 @@ public abstract class OdeExperiment extends Experiment {
             }
             prepareStep();
         }
-        time = target;
+        this.time = target;
         now = target == start ? atStart.clone() : part(target - start);
     }
 

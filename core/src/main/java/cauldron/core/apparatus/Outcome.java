@@ -1,10 +1,13 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
+import java.util.List;
 import java.util.Map;
 
 /** A value that stands once a run, or a stretch of it, is over: what something came to. */
 public final class Outcome extends Shown<Outcome> {
+
+    private List<String> words = List.of();
 
     Outcome(Declaration owner, String id, String symbol, String name, String unit) {
         super(owner, id, symbol, name, unit);
@@ -20,6 +23,18 @@ public final class Outcome extends Shown<Outcome> {
         return "outcome";
     }
 
+    /** It is one of some words: the value is the place of one among them. */
+    public Outcome words(String... all) {
+        stillOpen();
+        words = List.of(all);
+        return this;
+    }
+
+    /** What it can be, where it is a word; else empty. */
+    public List<String> words() {
+        return words;
+    }
+
     /** A value in its unit, from one in SI. */
     public double own(double si) {
         return si / factor();
@@ -27,6 +42,6 @@ public final class Outcome extends Shown<Outcome> {
 
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "figures", decimals(), "perSi",
-                1 / factor());
+                1 / factor(), "words", words);
     }
 }

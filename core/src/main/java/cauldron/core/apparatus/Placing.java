@@ -26,6 +26,11 @@ public final class Placing {
         values.put(amount.id(), Math.max(amount.min(), Math.min(amount.max(), own)));
     }
 
+    /** Sets a choice to what stands for something. */
+    public <T> void choice(Choice<T> choice, T value) {
+        values.put(choice.id(), choice.idOf(value));
+    }
+
     /** Sets a field of one of a list of things, given in SI, to the nearest step where it may be. */
     @SuppressWarnings("unchecked")
     public void field(Settings now, Items items, int which, Amount field, double si) {

@@ -99,6 +99,11 @@ public final class Run {
         return head;
     }
 
+    /** Whether the moment shown is one at which the run came to its end by itself. */
+    public boolean isOver() {
+        return experiment.isOver();
+    }
+
     /** A channel's value at the moment shown, in SI; NaN where it has none yet. */
     public double read(Channel channel) {
         return readings().of(channel);
@@ -240,6 +245,9 @@ public final class Run {
         if (done >= MOST_ACTIONS) {
             throw new IllegalArgumentException("A trial holds up to " + MOST_ACTIONS + " actions, and this one is full: restart");
         }
+        if (experiment.isOver()) {
+            throw new IllegalArgumentException("The run is over: restart, or go back to before its end");
+        }
         double now = experiment.time();
         if (action instanceof Action.Change) {
             Action.Change change = (Action.Change) action;
@@ -320,14 +328,18 @@ public final class Run {
             done++;
         }
         while (samples.count() * interval <= target) {
-            goTo(Math.max(experiment.time(), samples.count() * interval));
+            double next = Math.max(experiment.time(), samples.count() * interval);
+            goTo(next);
+            if (experiment.time() < next) {
+                break;
+            }
             sample();
             if (checkpoints.isDue(samples.count())) {
                 keepSnapshot();
             }
         }
         goTo(target);
-        head = Math.max(head, target);
+        head = Math.max(head, experiment.time());
     }
 
     /** Whether an action has been done by a moment; a step's is done on the way to the next. */

@@ -100,11 +100,18 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
                         : values[plan.channels().get(c).index()]);
             }
             for (Outcome outcome : plan.outcomes()) {
-                row[at++] = new Printed(outcome.factor(), outcome.decimals()).print(again.outcome(outcome));
+                row[at++] = print(outcome, again.outcome(outcome));
             }
             rows.add(row);
         }
         return new RunTable(columns, times, rows);
+    }
+
+    private static String print(Outcome outcome, double value) {
+        if (!outcome.words().isEmpty()) {
+            return Double.isNaN(value) ? "" : outcome.words().get((int) value);
+        }
+        return new Printed(outcome.factor(), outcome.decimals()).print(value);
     }
 
     private static double[] atMoment(Run again, double time) {
@@ -127,7 +134,7 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
             columns.add(new Column(c.id(), of.isEmpty() ? c.name() : c.name() + ", " + of, c.symbol(), c.unit(), false));
         }
         for (Outcome o : plan.outcomes()) {
-            columns.add(new Column(o.id(), o.name(), o.symbol(), o.unit(), false));
+            columns.add(new Column(o.id(), o.name(), o.symbol(), o.unit(), !o.words().isEmpty()));
         }
         return columns;
     }

@@ -32,7 +32,7 @@ final class Stopping {
         } else if (stop instanceof StopAt.Happening) {
             StopAt.Happening event = (StopAt.Happening) stop;
             // In stretches: a long way may be allowed, and what is met is often near.
-            while (run.time() < to) {
+            while (run.time() < to && !run.isOver()) {
                 run.forward(Math.min(to, run.time() + STRETCH * run.manifest().interval()));
                 double at = events.nthAfter(from, event.event(), event.count());
                 if (at <= run.time()) {

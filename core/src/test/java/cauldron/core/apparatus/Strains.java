@@ -97,6 +97,9 @@ public final class Strains {
             double y = run.scene().of(handle.at().y()) + 0.1 * frame.height() * (chance.unit() - 0.5);
             return List.of(new Action.Grab(handle.id()), new Action.Move(x, y), new Action.LetGo());
         }
+        if (live.isEmpty()) {
+            return List.of();
+        }
         Setting setting = live.get((int) (chance.unit() * live.size()));
         return List.of(new Action.Change(setting.id(), any(setting, chance)));
     }
