@@ -5,17 +5,16 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
-import org.hipparchus.ode.OrdinaryDifferentialEquation;
-import org.hipparchus.ode.nonstiff.LutherIntegrator;
 
 /**
  * An experiment ruled by ordinary differential equations y' = f(t, y), with {@link Detector detectors} beside the law.
  *
- * <p>It steps with Luther's sixth-order Runge–Kutta method (H. A. Luther, Math. Comp. 22 (1968) 434) on
- * a grid of its own, started afresh wherever a detector's function changes its sign and at every action, so that a law
- * which changes there (a catch, a stop, the turn of a drag force) never lies inside a step. The state between two grid
- * points is one shorter step from the first of them: as exact as the grid, and independent of how often
- * the display asks.
+ * <p>It {@link LutherStep steps} with Luther's sixth-order Runge–Kutta method on a grid of its own, started afresh
+ * wherever a detector's function changes its sign and at every action, so that a law which changes there (a catch, a
+ * stop, the turn of a drag force) never lies inside a step. The state between two grid points is one shorter step from
+ * the first of them: as exact as the grid, and independent of how often the display asks.
+ *
+ * <p>A law that says it {@link #isStiff} is followed by {@link StiffSteps} between grid points instead.
  *
  * <p>A subclass names its variables, registers and detectors, then takes its settings and calls {@link #begin}.
  */
@@ -28,13 +27,13 @@ public abstract class OdeExperiment extends Experiment {
     /** Shortest part of a step in which a second event is looked for after one at its start. */
     private static final double CLEAR_OF_START = 1e-6;
 
-    private final LutherIntegrator integrator = new LutherIntegrator(1);
-    private final OrdinaryDifferentialEquation equation = new Equation();
     private final BrentSolver solver = new BrentSolver(TIME_ACCURACY, TIME_ACCURACY, 1e-300);
     private final List<Detector> detectors = new ArrayList<>();
     /** When it is over; infinite until it is known. */
     private final Register over = register(Double.POSITIVE_INFINITY);
     private int size;
+    /** From the start of the grid step. */
+    private Steps steps;
 
     private double time;
     private double[] now;
@@ -80,6 +79,14 @@ public abstract class OdeExperiment extends Experiment {
     /** The law of motion: fills in dy for y at time t. */
     protected abstract void law(double t, double[] y, double[] dy);
 
+    /**
+     * Whether something in the law may die away far faster than a grid step. Its steps are then parted as their error
+     * demands, so a grid step may be as long as what is watched allows; events are found in it all the same.
+     */
+    protected boolean isStiff() {
+        return false;
+    }
+
     /** The length of the next grid step in seconds under the present law, from a state. */
     protected abstract double step(double[] y);
 
@@ -111,6 +118,12 @@ public abstract class OdeExperiment extends Experiment {
         }
         signs = new double[detectors.size()];
         now = y;
+        // Time counts from the start of the step, so that its length isn't rounded away late in a long run.
+        Steps.Law law = (since, at, dy) -> {
+            Arrays.fill(dy, 0);
+            law(start + since, at, dy);
+        };
+        steps = isStiff() ? new StiffSteps(law, size) : new LutherStep(law, size);
         startAfresh();
     }
 
@@ -180,6 +193,7 @@ public abstract class OdeExperiment extends Experiment {
     }
 
     private void prepareStep() {
+        steps.from(atStart);
         double h = step(atStart);
         atEnd = part(h);
         end = start + h;
@@ -221,29 +235,13 @@ public abstract class OdeExperiment extends Experiment {
     }
 
     private double[] part(double h) {
-        return h == 0 ? atStart.clone() : integrator.singleStep(equation, 0, atStart, h);
+        return h == 0 ? atStart.clone() : steps.to(h);
     }
 
     @Override
     protected void restored() {
         apply(settings());
         prepareStep();
-    }
-
-    /** Time counts from the start of the step, so that its length isn't rounded away late in a long run. */
-    private final class Equation implements OrdinaryDifferentialEquation {
-
-        @Override
-        public int getDimension() {
-            return size;
-        }
-
-        @Override
-        public double[] computeDerivatives(double sinceStart, double[] y) {
-            double[] dy = new double[y.length];
-            law(start + sinceStart, y, dy);
-            return dy;
-        }
     }
 
     /** Where on the grid it is. */
