@@ -10,6 +10,24 @@ const manifest = {
   ],
 } as Manifest;
 
+test('a line of a film is drawn through the points it has in the frame', () => {
+  const header = {
+    rate: 60,
+    frames: 2,
+    width: 1000,
+    height: 700,
+    scale: 500,
+    fineness: 32,
+    still: { 'outline:0.x': 32, 'outline:0.y': 64 },
+    moving: ['outline:1.x', 'outline:1.y'],
+    lines: { outline: 2 },
+  };
+  const film = new Film(header, Int16Array.from([96, 128, -32768, -32768]));
+  expect(film.picture(0, manifest).curve('outline')).toBe('M1 2L3 4');
+  expect(film.picture(1, manifest).curve('outline')).toBe('M1 2');
+  expect(film.picture(0, manifest).curve('other')).toBe('');
+});
+
 test('reads header and frames, still and moving, in picture elements', () => {
   const header = JSON.stringify({
     rate: 120,

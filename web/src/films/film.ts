@@ -12,7 +12,12 @@ interface Header {
   fineness: number;
   still: Record<string, number>;
   moving: string[];
+  /** How many points each line has. */
+  lines?: Record<string, number>;
 }
+
+/** Stands where a line has no further point. */
+const NOTHING = -32768;
 
 /** What is looked at of a recording, and what lies on it. */
 export interface FilmPlace {
@@ -38,19 +43,25 @@ export class Film {
 
   /** The picture of a frame. */
   picture(frame: number, m: Manifest): Picture {
-    const { width, height, scale, fineness, still, moving } = this.header;
+    const { width, height, scale, fineness, still, moving, lines = {} } = this.header;
     const flags = new Set(m.scene.filter((f) => f.kind === 'flag').map((f) => f.id));
+    const raw = (field: string) => {
+      const i = moving.indexOf(field);
+      return i < 0 ? still[field] : this.body[frame * moving.length + i];
+    };
     return {
       width,
       height,
       scale,
-      // A film has no curves yet: only open benches have any.
-      curve: () => '',
-      get: (field) => {
-        const i = moving.indexOf(field);
-        const raw = i < 0 ? still[field] : this.body[frame * moving.length + i];
-        return flags.has(field) ? raw : raw / fineness;
+      curve: (id) => {
+        let path = '';
+        for (let k = 0; k < (lines[id] ?? 0); k++) {
+          const [x, y] = [raw(`${id}:${k}.x`), raw(`${id}:${k}.y`)];
+          if (x !== NOTHING) path += `${path ? 'L' : 'M'}${x / fineness} ${y / fineness}`;
+        }
+        return path;
       },
+      get: (field) => (flags.has(field) ? raw(field) : raw(field) / fineness),
     };
   }
 

@@ -17,10 +17,11 @@ import java.util.Map;
  * @param scale  picture elements per metre in the plane of the apparatus
  * @param still  fields that are the same in all frames, by id
  * @param moving ids of the fields in {@code body}
+ * @param lines  how many points each line has, by id; they are fields like others, {@code outline:3.x}
  * @param body   value of each moving field, frame by frame, in 1/32 of a picture element; flags 0 or 1
  */
 public record Film(double rate, int frames, int width, int height, double scale, Map<String, Object> still,
-                   List<String> moving, short[] body) {
+                   List<String> moving, Map<String, Object> lines, short[] body) {
 
     /** Parts of a picture element that places are rounded to. */
     public static final int FINENESS = 32;
@@ -43,6 +44,8 @@ public record Film(double rate, int frames, int width, int height, double scale,
         int frames = (int) Math.floor(seconds * rate + 1e-9) + 1;
         List<SceneField> fields = run.manifest().scene();
         short[][] all = new short[fields.size()][frames];
+        List<FilmedLine> lines = new ArrayList<>();
+        run.manifest().curves().stream().filter(SceneCurve::isFilmed).forEach(c -> lines.add(new FilmedLine(c)));
         int nextAction = 0;
         for (int f = 0; f < frames; f++) {
             double time = f / rate;
@@ -57,19 +60,24 @@ public record Film(double rate, int frames, int width, int height, double scale,
             for (int i = 0; i < all.length; i++) {
                 all[i][f] = picture(fields.get(i).kind(), run.scene().of(fields.get(i)), frame, scale);
             }
+            for (FilmedLine line : lines) {
+                line.take(run.scene(), frame, scale);
+            }
         }
         Map<String, Object> still = Tree.of();
         List<String> moving = new ArrayList<>();
         List<short[]> bodies = new ArrayList<>();
         for (int i = 0; i < all.length; i++) {
-            if (!fields.get(i).isFilmed()) {
-                continue;
+            if (fields.get(i).isFilmed()) {
+                part(fields.get(i).id(), all[i], still, moving, bodies);
             }
-            if (isStill(all[i])) {
-                still.put(fields.get(i).id(), (double) all[i][0]);
-            } else {
-                moving.add(fields.get(i).id());
-                bodies.add(all[i]);
+        }
+        Map<String, Object> counts = Tree.of();
+        for (FilmedLine line : lines) {
+            counts.put(line.id(), (double) line.points());
+            for (int point = 0; point < line.points(); point++) {
+                part(line.field(point, false), line.places(point, false), still, moving, bodies);
+                part(line.field(point, true), line.places(point, true), still, moving, bodies);
             }
         }
         short[] body = new short[frames * moving.size()];
@@ -78,7 +86,16 @@ public record Film(double rate, int frames, int width, int height, double scale,
                 body[f * moving.size() + i] = bodies.get(i)[f];
             }
         }
-        return new Film(rate, frames, width, height, scale, still, moving, body);
+        return new Film(rate, frames, width, height, scale, still, moving, counts, body);
+    }
+
+    private static void part(String id, short[] values, Map<String, Object> still, List<String> moving, List<short[]> bodies) {
+        if (isStill(values)) {
+            still.put(id, (double) values[0]);
+        } else {
+            moving.add(id);
+            bodies.add(values);
+        }
     }
 
     /** Picture elements per metre for a frame. */
@@ -86,7 +103,7 @@ public record Film(double rate, int frames, int width, int height, double scale,
         return LONGER_SIDE / Math.max(frame.width(), frame.height());
     }
 
-    private static short picture(SceneField.Kind kind, double value, Frame frame, double scale) {
+    static short picture(SceneField.Kind kind, double value, Frame frame, double scale) {
         switch (kind) {
             case X:
                 return within((value - frame.left()) * scale);
@@ -118,6 +135,6 @@ public record Film(double rate, int frames, int width, int height, double scale,
     /** All but the body. */
     public Map<String, Object> header() {
         return Tree.of("rate", rate, "frames", (double) frames, "width", (double) width, "height", (double) height,
-                "scale", scale, "fineness", (double) FINENESS, "still", still, "moving", moving);
+                "scale", scale, "fineness", (double) FINENESS, "still", still, "moving", moving, "lines", lines);
     }
 }

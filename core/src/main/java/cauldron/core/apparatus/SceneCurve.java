@@ -7,6 +7,7 @@ import java.util.Map;
 public final class SceneCurve extends Declared {
 
     private Layer layer;
+    private boolean filmed;
 
     SceneCurve(Declaration owner, String id) {
         super(owner, id, id);
@@ -24,6 +25,18 @@ public final class SceneCurve extends Declared {
         return this;
     }
 
+    /** A camera sees it, too. */
+    public SceneCurve filmed() {
+        stillOpen();
+        filmed = true;
+        return this;
+    }
+
+    /** Whether a camera sees it. */
+    boolean isFilmed() {
+        return filmed;
+    }
+
     /** Whether it is seen without any layer. */
     public boolean isAlwaysShown() {
         return layer == null;
@@ -32,6 +45,9 @@ public final class SceneCurve extends Declared {
     void check(Manifest all, Faults faults) {
         if (layer != null) {
             faults.known(this, layer, all.layers());
+            if (filmed) {
+                faults.add(this, "is only shown by a layer, which no camera sees");
+            }
         }
     }
 
