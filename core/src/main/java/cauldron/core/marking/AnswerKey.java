@@ -9,13 +9,14 @@ import java.util.List;
  * @param value     the true number in {@code unit}; NaN where it is the student's own, or where it isn't known yet
  * @param own       where the student's own truth is found, or null
  * @param following how it follows from the student's own table, or null
+ * @param came      what the student's own trials came to, or null
  * @param tolerance as a share of the value: 0.03 is 3%; 0 where only the absolute one counts
  * @param within    absolute tolerance, in {@code unit}; 0 where only the share counts
  * @param figures   significant figures asked for; 0: none
  * @param slips     factors by which a wrong answer may be off, with a hint for each
  */
-public record AnswerKey(double value, Own own, Following following, Unit unit, double tolerance, double within, int figures,
-                        List<Slip> slips) {
+public record AnswerKey(double value, Own own, Following following, Came came, Unit unit, double tolerance,
+                        double within, int figures, List<Slip> slips) {
 
     /**
      * A personal value of recordings: a setting, as one option of a choice sets it for the student.
@@ -36,12 +37,23 @@ public record AnswerKey(double value, Own own, Following following, Unit unit, d
     public record Following(String table, String formula) {
     }
 
+    /**
+     * What the student's own trials on a bench came to.
+     *
+     * @param bench   id of the block
+     * @param outcome what is asked for
+     * @param least   whether the least of all is meant, not the greatest
+     * @param within  another outcome that mustn't be above {@code atMost}, in its own unit; empty: all trials count
+     */
+    public record Came(String bench, String outcome, boolean least, String within, double atMost) {
+    }
+
     /** An answer {@code factor} times the truth shows this slip. */
     public record Slip(double factor, String hint) {
     }
 
     /** The key for one student, whose own value is known. */
     public AnswerKey with(double ownValue) {
-        return new AnswerKey(ownValue, null, following, unit, tolerance, within, figures, slips);
+        return new AnswerKey(ownValue, null, following, came, unit, tolerance, within, figures, slips);
     }
 }

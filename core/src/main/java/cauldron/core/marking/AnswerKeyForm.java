@@ -1,5 +1,6 @@
 package cauldron.core.marking;
 
+import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.number;
 import static cauldron.core.form.Kinds.text;
@@ -9,6 +10,7 @@ import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
 import cauldron.core.form.Where;
+import cauldron.core.marking.AnswerKey.Came;
 import cauldron.core.marking.AnswerKey.Following;
 import cauldron.core.marking.AnswerKey.Own;
 import cauldron.core.marking.AnswerKey.Slip;
@@ -30,6 +32,8 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
             .says("Where the student's own truth is found.");
     private final Field<AnswerKey, Following> following = field("following", new FollowingForm(), AnswerKey::following).optional()
             .says("How it follows from the student's own table.");
+    private final Field<AnswerKey, Came> came = field("came", new CameForm(), AnswerKey::came).optional()
+            .says("What the student's own trials came to.");
     private final Field<AnswerKey, String> unit = field("unit", text(60), (AnswerKey k) -> k.unit().symbol());
     private final Field<AnswerKey, Double> percent = field("tolerancePercent", number(0, MOST_PERCENT),
             (AnswerKey k) -> 100 * k.tolerance()).otherwise(0.0);
@@ -62,12 +66,12 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
     @Override
     protected AnswerKey make(Filled f) {
         Unit read = Units.parse(f.get(unit));
-        boolean known = f.get(own) == null && f.get(following) == null;
+        boolean known = f.get(own) == null && f.get(following) == null && f.get(came) == null;
         if (known && f.get(value) == null) {
             throw new IllegalArgumentException("“value” is missing");
         }
-        return new AnswerKey(known ? f.get(value) : Double.NaN, f.get(own), f.get(following), read, f.get(percent) / 100,
-                f.get(within), f.get(figures), f.get(slips));
+        return new AnswerKey(known ? f.get(value) : Double.NaN, f.get(own), f.get(following), f.get(came), read,
+                f.get(percent) / 100, f.get(within), f.get(figures), f.get(slips));
     }
 
     @Override
@@ -112,6 +116,26 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
         @Override
         protected Following make(Filled f) {
             return new Following(f.get(table), f.get(formula));
+        }
+    }
+
+    private static final class CameForm extends Form<Came> {
+        private final Field<Came, String> bench = field("bench", text(60), Came::bench).says("The id of the bench.");
+        private final Field<Came, String> outcome = field("outcome", text(60), Came::outcome);
+        private final Field<Came, Boolean> least = field("least", FLAG, Came::least).otherwise(false)
+                .says("The least of all trials; without it, the greatest.");
+        private final Field<Came, String> within = field("within", text(60), Came::within).otherwise("")
+                .says("Another outcome: only trials count in which it is no more than atMost.");
+        private final Field<Came, Double> atMost = field("atMost", number(), Came::atMost).otherwise(0.0)
+                .says("In that outcome's own unit.");
+
+        CameForm() {
+            super("Came", "What the student's own trials on a bench came to.");
+        }
+
+        @Override
+        protected Came make(Filled f) {
+            return new Came(f.get(bench), f.get(outcome), f.get(least), f.get(within), f.get(atMost));
         }
     }
 

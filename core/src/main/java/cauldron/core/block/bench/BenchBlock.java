@@ -65,6 +65,18 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         return made(slots);
     }
 
+    /** What its trials came to that aren't deleted, in the outcomes' own units. */
+    public List<Map<String, Object>> outcomes(Written written) {
+        List<Map<String, Object>> all = new ArrayList<>();
+        for (String name : written.slots(id)) {
+            Map<String, Object> kept = written.slot(id, name);
+            if (name.startsWith("trial/") && !Tree.flag(kept, "removed") && kept.get("outcomes") instanceof Map<?, ?>) {
+                all.add(Tree.map(kept, "outcomes"));
+            }
+        }
+        return all;
+    }
+
     /** The same, given what stands in its slots. */
     public static int made(Map<String, Object> slots) {
         List<Object> settings = new ArrayList<>();

@@ -2,10 +2,15 @@ package cauldron.core.block.number;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.apparatus.Manifest;
+import cauldron.core.apparatus.Outcome;
 import cauldron.core.block.Neighbours;
+import cauldron.core.block.Written;
+import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.films.FilmPlan;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.table.TableBlock;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.marking.AnswerKey;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
@@ -30,6 +35,9 @@ final class Truth {
         if (key.following() != null) {
             return following(key, all, Map.of("rows", List.of()));
         }
+        if (key.came() != null) {
+            return came(key, all, null);
+        }
         if (own == null) {
             return key;
         }
@@ -45,6 +53,40 @@ final class Truth {
         }
         double value = plan.value(own.choice(), own.option(), own.setting(), personal);
         return key.with(unit.toSi(value) / key.unit().factor());
+    }
+
+    /**
+     * What the student's own trials came to; a value that isn't a number where none counts yet.
+     *
+     * @param written the student's notebook, or null where there is none yet
+     * @throws IllegalArgumentException where it can never give such a quantity
+     */
+    static AnswerKey came(AnswerKey key, Neighbours all, Written written) {
+        AnswerKey.Came asked = key.came();
+        BenchBlock bench = all.block(asked.bench(), BenchBlock.class);
+        if (bench == null) {
+            throw new IllegalArgumentException("there is no bench “" + asked.bench() + "”");
+        }
+        Manifest m = Inventory.get(bench.plan().apparatus()).manifest();
+        Outcome outcome = m.outcome(asked.outcome());
+        Unit unit = Units.parse(outcome.unit());
+        if (!unit.sameKind(key.unit())) {
+            throw new IllegalArgumentException("“" + asked.outcome() + "” is in " + unit.symbol() + ", not in "
+                    + key.unit().symbol());
+        }
+        if (!asked.within().isEmpty()) {
+            m.outcome(asked.within());
+        }
+        double best = Double.NaN;
+        for (Map<String, Object> came : written == null ? List.<Map<String, Object>>of() : bench.outcomes(written)) {
+            boolean counts = asked.within().isEmpty()
+                    || came.get(asked.within()) instanceof Number limit && limit.doubleValue() <= asked.atMost();
+            double value = counts && came.get(asked.outcome()) instanceof Number told ? told.doubleValue() : Double.NaN;
+            if (Double.isNaN(best) || (asked.least() ? value < best : value > best)) {
+                best = value;
+            }
+        }
+        return key.with(unit.toSi(best) / key.unit().factor());
     }
 
     /**
