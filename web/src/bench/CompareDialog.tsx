@@ -4,7 +4,7 @@ import { replay } from '../core/models';
 import { Dialog, Select } from '../ui';
 import { ChannelGraph } from './ChannelGraph';
 import type { KeptTrial } from './trials';
-import { nameOf, outcomeText, valueText } from './words';
+import { channelItems, nameOf, outcomeText, valueText } from './words';
 
 /** Two trials: their settings side by side, a channel of both in one graph. */
 export function CompareDialog({
@@ -61,12 +61,7 @@ export function CompareDialog({
           })}
         </tbody>
       </table>
-      <Select
-        label="Channel"
-        value={channel}
-        onChange={setChannel}
-        options={m.channels.map((c) => ({ id: c.id, name: c.name }))}
-      />
+      <Select label="Channel" value={channel} onChange={setChannel} options={channelItems(m, runs[0].bodies())} />
       <ChannelGraph m={m} run={runs[0]} behind={[runs[1]]} channels={m.channels.filter((c) => c.id === channel)} />
       <p className="text-fine text-soft">
         Thin line: {nameOf(one)}. Broad and faint: {nameOf(two)}.

@@ -1,6 +1,7 @@
 import type { Run } from '../core';
 import { ChannelGraph } from './ChannelGraph';
 import { Bars } from './Bars';
+import { CameTo } from './CameTo';
 import { ProfileGraph } from './ProfileGraph';
 import { Readouts } from './Readouts';
 import type { BenchState } from './useBench';
@@ -36,6 +37,7 @@ export function Dock({ bench, shown, behind }: { bench: BenchState; shown: Shown
           {shown.readouts.length > 0 && (
             <Readouts m={m} shown={shown.readouts} values={run.channels()} bodies={run.bodies()} />
           )}
+          <CameTo m={m} run={run} />
           {shown.bars.map((ledger) => (
             <Bars key={ledger} m={m} run={run} ledger={ledger} />
           ))}

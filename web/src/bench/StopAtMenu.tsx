@@ -3,14 +3,18 @@ import { Popover } from 'radix-ui';
 import { printShort, type Manifest, type StopAt } from '../core';
 import { memo, useState } from 'react';
 import { Button, inputClass } from '../ui';
+import { channelItems } from './words';
 
 /** Where to pause by itself: an event of the manifest, its nth time, a time, or a channel's value. */
 export const StopAtMenu = memo(function StopAtMenu({
   m,
+  bodies,
   onStopAt,
   begun,
 }: {
   m: Manifest;
+  /** What each body is called now, as one text: it isn't drawn anew with every frame. */
+  bodies: string;
   onStopAt: (s: StopAt, backwards: boolean) => string | undefined;
   begun: boolean;
 }) {
@@ -70,7 +74,7 @@ export const StopAtMenu = memo(function StopAtMenu({
                 </option>
               ))}
               <option value="time:t">a time</option>
-              {m.channels.map((c) => (
+              {channelItems(m, JSON.parse(bodies) as string[]).map((c) => (
                 <option key={c.id} value={`crossing:${c.id}`}>
                   {c.name} =
                 </option>

@@ -146,7 +146,7 @@ export function Transport({
   );
   const perform = (act: Act, chosen?: Chosen) => {
     let error: string | undefined;
-    live.sides.forEach((_, i) => (error = bench.perform(i, act.id, chosen) ?? error));
+    live.sides.forEach((_, i) => (error = bench.perform(i, act.id, chosen, act.arguments.length > 0) ?? error));
     // What had to be done before anything moves is done to see it move.
     if (act.leads && m.clock !== 'steps') live.play(true);
     return error;
@@ -225,7 +225,7 @@ export function Transport({
           onChange={(v) => live.setSpeed(Number(v))}
           options={SPEEDS.map(([s, name]) => ({ id: String(s), name: `${name}×` }))}
         />
-        <StopAtMenu m={m} onStopAt={live.stopAt} begun={begun} />
+        <StopAtMenu m={m} bodies={JSON.stringify(run.bodies())} onStopAt={live.stopAt} begun={begun} />
         {children}
         <span className="sr-only" role="status">
           {live.stopped ? `Stopped at ${timeText(m, run.time())}` : over ? 'The run is over.' : ''}

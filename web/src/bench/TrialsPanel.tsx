@@ -1,12 +1,13 @@
-import { FolderOpen, GitCompare, Repeat, Spline, Trash2 } from 'lucide-react';
+import { ChartScatter, FolderOpen, GitCompare, Repeat, Spline, Trash2 } from 'lucide-react';
 import { use, useState } from 'react';
 import { dayAndTime } from '../ui/dates';
-import type { Manifest } from '../core';
+import type { Manifest, RunTable } from '../core';
 import { whyNotReplay } from '../core/models';
 import { sceneOf } from '../scenes';
 import { NO_LAYERS, pictureOfRun } from '../picture/picture';
 import { Button, inputClass, Trouble } from '../ui';
 import { CompareDialog } from './CompareDialog';
+import { OverTrials } from './OverTrials';
 import { lengthText } from './time';
 import type { KeptTrial, TrialShelf } from './trials';
 import { nameOf, outcomeText, summary } from './words';
@@ -20,23 +21,53 @@ interface Props {
   onRepeat: (t: KeptTrial) => void;
   onBehind: (t: KeptTrial | null) => void;
   readOnly?: boolean;
+  /** Outcomes that may be seen over all trials; without it, all. */
+  allowed?: string[];
+  /** Brings a table of trials into the notebook, where there is one; answers what stands against it. */
+  onNotebook?: (table: RunTable, trials: KeptTrial[]) => string | undefined;
 }
 
 /** The run history: every run with its picture, settings and date; name it, open it, repeat it, compare it. */
-export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBehind, readOnly }: Props) {
+export function TrialsPanel({
+  m,
+  shelf,
+  current,
+  behind,
+  onOpen,
+  onRepeat,
+  onBehind,
+  readOnly,
+  allowed,
+  onNotebook,
+}: Props) {
   const [ticked, setTicked] = useState<string[]>([]);
   const [comparing, setComparing] = useState(false);
   const [removed, setRemoved] = useState<KeptTrial | null>(null);
   const trials = shelf.trials.filter((t) => !t.removed);
+  const [tabled, setTabled] = useState(false);
+  const told = m.outcomes.filter((o) => !allowed || allowed.includes(o.id));
   const pair = ticked.map((id) => trials.find((t) => t.id === id)).filter((t) => t !== undefined);
   return (
     <section className="flex h-full flex-col gap-2" aria-label="Trials">
       <div className="flex items-center justify-between">
         <h2 className="font-bold">Trials</h2>
-        <Button small disabled={pair.length !== 2} onClick={() => setComparing(true)} title="Tick two trials first">
-          <GitCompare size={14} aria-hidden />
-          Compare
-        </Button>
+        <span className="flex gap-1">
+          {told.length > 0 && (
+            <Button
+              small
+              disabled={trials.length < 2}
+              onClick={() => setTabled(true)}
+              title="All trials in a table and a graph"
+            >
+              <ChartScatter size={14} aria-hidden />
+              Over all
+            </Button>
+          )}
+          <Button small disabled={pair.length !== 2} onClick={() => setComparing(true)} title="Tick two trials first">
+            <GitCompare size={14} aria-hidden />
+            Compare
+          </Button>
+        </span>
       </div>
       <Trouble error={shelf.trouble} />
       {trials.length === 0 && (
@@ -148,6 +179,7 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
             </li>
           ))}
       </ul>
+      {tabled && <OverTrials {...{ m, trials, told, onNotebook }} onClose={() => setTabled(false)} />}
       {comparing && pair.length === 2 && (
         <CompareDialog m={m} one={pair[0]} two={pair[1]} onClose={() => setComparing(false)} />
       )}
@@ -157,7 +189,7 @@ export function TrialsPanel({ m, shelf, current, behind, onOpen, onRepeat, onBeh
 
 /** What a trial came to. */
 function CameTo({ m, trial }: { m: Manifest; trial: KeptTrial }) {
-  const known = m.outcomes.filter((o) => trial.outcomes?.[o.id] !== undefined);
+  const known = m.outcomes.filter((o) => !o.aside && trial.outcomes?.[o.id] !== undefined);
   if (known.length === 0) return null;
   return (
     <dl className="text-fine" data-outcomes>

@@ -1,4 +1,4 @@
-import { printFixed, type Manifest } from '../core';
+import { printFixed, printShort, type Manifest } from '../core';
 
 /** Model time as people see it: seconds to the millisecond, picoseconds to the tenth. */
 export function timeText(m: Manifest, seconds: number, decimals = m.timeUnit === 's' ? 3 : 1) {
@@ -27,6 +27,8 @@ export function slowedText(m: Manifest) {
     8: '⁸',
     9: '⁹',
   };
+  const times = Math.round(1 / m.speed);
+  if (times < 10_000) return `slowed ${printShort(times)} times`;
   const tens = String(Math.round(-Math.log10(m.speed)));
   return `slowed 10${[...tens].map((c) => digits[c]).join('')} times`;
 }

@@ -131,9 +131,10 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   const letGo = (side: number) => {
     if (!settingUp(side)) live.act(side, { type: 'letGo' });
   };
-  const perform = (side: number, act: string, done?: Chosen) => {
+  /** `telling`: whoever asks says itself what stands against it. */
+  const perform = (side: number, act: string, done?: Chosen, telling?: boolean) => {
     const error = live.act(side, { type: 'perform', act, ...(done && { with: done }) });
-    setTrouble(error);
+    setTrouble(telling ? undefined : error);
     return error;
   };
   /** Does an act by pointing at a place of the picture. */

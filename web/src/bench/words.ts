@@ -17,11 +17,16 @@ export function nameOf(t: KeptTrial) {
   return t.name || `Trial ${t.number}`;
 }
 
+/** A value of an outcome, in its own unit, as people read it. */
+export function outcomeWords(o: Outcome, value: number) {
+  return o.words.length > 0 ? o.words[value] : `${printFixed(value, o.figures)} ${o.unit}`;
+}
+
 /** What a trial came to, as people read it. */
 export function outcomeText(o: Outcome, t: KeptTrial) {
   const value = t.outcomes?.[o.id];
   if (value === undefined) return '–';
-  return o.words.length > 0 ? o.words[value] : `${printFixed(value, o.figures)} ${o.unit}`;
+  return outcomeWords(o, value);
 }
 
 /** A channel's name, with the body it belongs to. */

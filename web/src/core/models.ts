@@ -10,6 +10,8 @@ import type {
   SettingValue,
   SettingValues,
   TablePlan,
+  TrialTable,
+  TrialToTable,
 } from './types';
 
 /** `owner`: empty for the apparatus itself, else the id of its list or its act. */
@@ -41,6 +43,10 @@ export function tableOf(run: Run, plan: TablePlan): RunTable | Failure {
   if ('error' in answer) return answer;
   const lines = answer.cells.split('\n').slice(0, -1);
   return { columns: answer.columns, times: answer.times, rows: lines.map((line) => line.split('\t')) };
+}
+/** Trials as rows, of settings (`set.…`) and outcomes (`came.…`). */
+export function trialTable(apparatus: string, trials: TrialToTable[], ids: string[]) {
+  return door.trials(apparatus, trials, ids) as TrialTable | Failure;
 }
 export function countUp(
   run: Run,

@@ -67,6 +67,18 @@ export interface RunTable {
   times: ArrayLike<number>;
   rows: string[][];
 }
+/** What a table of trials needs to know of each. */
+export interface TrialToTable {
+  name: string;
+  settings: SettingValues;
+  outcomes: Record<string, number>;
+}
+export interface TrialTable {
+  columns: RunTable['columns'];
+  rows: string[][];
+  /** The same as numbers; NaN for words. */
+  numbers: Float64Array[];
+}
 type Told =
   'act' | 'stopAt' | 'back' | 'recipe' | 'settings' | 'profile' | 'bodies' | 'itemNames' | 'dragged' | 'point';
 export type Run = Omit<RunDoor, Told> & {

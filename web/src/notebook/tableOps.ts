@@ -88,10 +88,11 @@ export function tableOps(table: NotebookTable, edits: Edits) {
       ]);
     },
     /**
-     * Takes in a run's table below what stands there, as one step; each value knows its trial and its moment.
+     * Takes in a table of a run, or of trials, below what stands there, as one step; each value knows its trial and its
+     * moment.
      * Answers what stands against it, if anything does.
      */
-    takeRun: ({ columns: all, rows: whole, times }: RunTable, reading: (time: number) => Reading) => {
+    takeRun: ({ columns: all, rows: whole, times }: RunTable, reading: (time: number, row: number) => Reading) => {
       if (order.length + whole.length > MOST_ROWS)
         return `A table takes at most ${MOST_ROWS} rows; with these it would have ${order.length + whole.length}.`;
       // What only says which row it is belongs into a table that has a place for it, or has no place for anything.
@@ -120,7 +121,7 @@ export function tableOps(table: NotebookTable, edits: Edits) {
               : [
                   {
                     slot: `cell/${next[order.length + i]}/${c.id}`,
-                    value: { text: texts[j][i], ...(c.kind === 'measured' && { reading: reading(times[i]) }) },
+                    value: { text: texts[j][i], ...(c.kind === 'measured' && { reading: reading(times[i], i) }) },
                   },
                 ],
           ),

@@ -3,6 +3,7 @@ import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'reac
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
 import { Bars } from '../bench/Bars';
+import { CameTo } from '../bench/CameTo';
 import { forceLayers } from '../bench/ForceArrows';
 import { HistogramPanel } from '../bench/HistogramPanel';
 import { ProfileGraph } from '../bench/ProfileGraph';
@@ -15,7 +16,7 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { trialsMade, type BlockOf, type Manifest, type RunTable } from '../core';
+import { trialsMade, type BlockOf, type Manifest, type Run, type RunTable } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -88,7 +89,7 @@ interface Props {
   standing: Standing;
   onTake: (laidAs: string) => void;
   /** Brings a run's table into the notebook's table in front. */
-  onRows: (table: RunTable, reading: (time: number) => Reading) => string | undefined;
+  onRows: (table: RunTable, reading: (time: number, row: number) => Reading) => string | undefined;
 }
 
 /** An open bench inside a lab, set up as its block says. Not drawn anew with every key typed beside it. */
@@ -119,7 +120,6 @@ export const LabBench = memo(function LabBench({
   const layerSet = useMemo(() => new Set(layers), [layers]);
   const bins = m.distributions.filter((d) => block.histograms.includes(d.id));
 
-  const beside = [...block.bars, ...block.profiles];
   const rowsTaken = (table: RunTable) => {
     bench.keepAll();
     const trial = bench.trialOf(0);
@@ -127,9 +127,14 @@ export const LabBench = memo(function LabBench({
     return onRows(table, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
   };
 
+  const trialsTaken = (table: RunTable, trials: KeptTrial[]) =>
+    onRows(table, (time, row) => ({ trial: trials[row].id, frame: time / m.interval, instruments: {} }));
+
   // A lying picture leaves room beside it, an upright one below.
   const lying = m.views[0].aspect > UPRIGHT;
-  const runTable = block.table.length > 0 && tableOpen && (
+  // A lab that gives no channel but outcomes has them told beside the picture and over all trials.
+  const rowed = m.channels.some((c) => block.table.includes(c.id));
+  const runTable = rowed && tableOpen && (
     <RunTablePanel
       m={m}
       run={run}
@@ -185,7 +190,7 @@ export const LabBench = memo(function LabBench({
                 Draw over
               </Press>
             )}
-            {block.table.length > 0 && (
+            {rowed && (
               <Press on={tableOpen} onPress={() => setTableOpen(!tableOpen)}>
                 <Rows3 size={13} aria-hidden />
                 Run table
@@ -223,6 +228,8 @@ export const LabBench = memo(function LabBench({
               onRepeat={bench.repeat}
               onBehind={setBehindTrial}
               readOnly={readOnly}
+              allowed={block.table}
+              onNotebook={readOnly ? undefined : trialsTaken}
             />
           </aside>
         )}
@@ -242,23 +249,7 @@ export const LabBench = memo(function LabBench({
               {note ?? (!aside && <PictureNote bench={bench} layers={layerSet} />)}
             </div>
           </div>
-          {beside.length > 0 && !aside && !trialsOpen && (
-            <div
-              className={`${SIDE} flex flex-col gap-2 @xl:w-56`}
-              tabIndex={0}
-              role="region"
-              aria-label="Bars and curves"
-            >
-              {block.bars.map((ledger) => (
-                <Bars key={ledger} m={m} run={run} ledger={ledger} />
-              ))}
-              {m.profiles
-                .filter((p) => block.profiles.includes(p.id))
-                .map((p) => (
-                  <ProfileGraph key={p.id} m={m} run={run} profile={p} />
-                ))}
-            </div>
-          )}
+          {!aside && !trialsOpen && <Beside block={block} m={m} run={run} />}
           {runTable && lying && !aside && (
             <div className="flex w-72 shrink-0 flex-col border-l bg-sheet">{runTable}</div>
           )}
@@ -311,6 +302,30 @@ export const LabBench = memo(function LabBench({
     </div>
   );
 });
+
+/** Accounts and curves that the lab shows beside the picture, and what the run has come to. */
+function Beside({ block, m, run }: { block: BlockOf<'bench'>; m: Manifest; run: Run }) {
+  const told = m.outcomes.filter((o) => block.table.includes(o.id)).map((o) => o.id);
+  if ([...block.bars, ...block.profiles, ...told].length === 0) return null;
+  return (
+    <div
+      className={`${SIDE} flex flex-col gap-2 @xl:w-56`}
+      tabIndex={0}
+      role="region"
+      aria-label="Bars, curves and what it came to"
+    >
+      <CameTo m={m} run={run} only={told} />
+      {block.bars.map((ledger) => (
+        <Bars key={ledger} m={m} run={run} ledger={ledger} />
+      ))}
+      {m.profiles
+        .filter((p) => block.profiles.includes(p.id))
+        .map((p) => (
+          <ProfileGraph key={p.id} m={m} run={run} profile={p} />
+        ))}
+    </div>
+  );
+}
 
 /** A small button that stays pressed. */
 function Press({ on, onPress, children }: { on: boolean; onPress: () => void; children: ReactNode }) {

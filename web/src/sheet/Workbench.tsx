@@ -108,7 +108,7 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
       at ? tableOps(at.table, at.edits).takeRun(rows, reading) : 'This lab has no table to take them into.';
   });
   const takeRows = useCallback(
-    (rows: RunTable, reading: (time: number) => Reading) => latestRows.current(rows, reading),
+    (rows: RunTable, reading: (time: number, row: number) => Reading) => latestRows.current(rows, reading),
     [],
   );
   const onDesk = useMemo(() => trials.filter((t) => t.block === desk?.id), [trials, desk?.id]);

@@ -8,7 +8,11 @@ import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.apparatus.TrialTable;
 import cauldron.core.apparatus.gascylinder.Discs;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 import org.teavm.jso.typedarrays.Float64Array;
@@ -59,6 +63,26 @@ public final class BenchDoor {
         Apparatus a = Inventory.get(apparatus);
         return Trees.toJs(a.placed(a.manifest().handle(handle), x, y, Settings.of(a.manifest(), Trees.mapFromJs(settings)))
                 .toTree());
+    }
+
+    /**
+     * Trials as rows: {@code {columns, rows, numbers}} or {@code {error}}.
+     *
+     * @param trials {@code [{name, settings, outcomes}]}
+     * @param ids    of the columns
+     */
+    @JSExport
+    public static JSObject trials(String apparatus, JSObject trials, JSObject ids) {
+        return Trees.guarded(() -> {
+            Map<String, Object> asked = Tree.of("trials", Trees.fromJs(trials), "ids", Trees.fromJs(ids));
+            TrialTable table = TrialTable.of(Inventory.get(apparatus).manifest(), Tree.maps(asked, "trials"),
+                    Tree.texts(asked, "ids"));
+            List<Object> columns = new ArrayList<>();
+            table.columns().forEach(c -> columns.add(c.toTree()));
+            List<Object> rows = new ArrayList<>();
+            table.rows().forEach(r -> rows.add(List.of((Object[]) r)));
+            return Tree.of("columns", columns, "rows", rows, "numbers", List.copyOf(table.numbers()));
+        });
     }
 
     /** A fresh run. */

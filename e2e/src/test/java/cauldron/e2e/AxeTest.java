@@ -72,6 +72,17 @@ class AxeTest {
             check(page, "bench with bars, profile and run table");
             Chrome.button(page, "Put a load on …").click();
             check(page, "an act with arguments");
+            page.navigate(App.address() + "/bench/crash-rig");
+            for (String strength : new String[] {"700", "250"}) {
+                new BenchHands(page).set("Strength of the front", strength);
+                new BenchHands(page).runTo("end of the run", "1");
+                page.locator("[data-came]").getByText("Likelihood of survival").waitFor();
+            }
+            Chrome.button(page, "Trials").click();
+            page.locator("li[data-trial]").nth(1).waitFor();
+            Chrome.button(page, "Over all").click();
+            page.locator("[data-point]").nth(1).waitFor();
+            check(page, "all trials in a table and a graph");
         }
     }
 

@@ -57,6 +57,7 @@ class Bench {
             frameInTheBrowser("rail-run", Map.of("shape", "loop", "start", 6.5));
             frameInTheBrowser("rail-run", Map.of("shape", "own", "start", 7.9, "friction", 0.001));
             runTable();
+            crash();
             gasFrames();
             discsBesideOtherEngines();
         });
@@ -113,6 +114,27 @@ class Bench {
                     }""");
             List<?> figures = (List<?>) millis;
             row("a run table of " + figures.get(0) + " rows and 5 columns (goal 300 with the notebook)", "median %.0f ms, longest %.0f ms",
+                    figures.get(1), figures.get(2));
+        }
+    }
+
+    /** A whole crash, as the page has it computed. */
+    private void crash() {
+        try (BrowserContext context = Chrome.context(800, 600)) {
+            Page page = ReplayTest.pageWithCore(context);
+            List<?> figures = (List<?>) page.evaluate("""
+                    () => {
+                      const times = [];
+                      for (let i = 0; i < 60; i++) {
+                        const from = performance.now();
+                        const run = core.openRun('crash-rig', { front: 200 + 5 * i, bag: i % 2 > 0 }, 1);
+                        run.seek(1);
+                        times.push(performance.now() - from);
+                      }
+                      const later = times.slice(10).sort((a, b) => a - b);
+                      return [later[25], later[49], times[0]];
+                    }""");
+            row("a crash of 300 ms (goal 20)", "median %.1f ms, longest %.1f ms, the first %.1f ms", figures.get(0),
                     figures.get(1), figures.get(2));
         }
     }

@@ -112,6 +112,8 @@ class ReplayTest {
     private static final Recipe RAIL = new Recipe("rail-run", 1, Map.of("shape", "loop", "start", 6.2), 1,
             List.of(new Recipe.Timed(5.1, new Action.Grab("car")), new Recipe.Timed(5.3, new Action.Move(12.1, 5.2)),
                     new Recipe.Timed(5.4, new Action.LetGo()), new Recipe.Timed(9, new Action.Change("friction", 0.02))));
+    private static final Recipe CRASH = new Recipe("crash-rig", 1, Map.of("front", 250.0, "bag", true, "met", "sled"), 1,
+            List.of());
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -119,7 +121,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH);
     }
 
     @ParameterizedTest

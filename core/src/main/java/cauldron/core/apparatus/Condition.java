@@ -32,6 +32,11 @@ record Condition(Declared what, Object wanted) {
         }
     }
 
+    /** Whether settings are as it is wanted. */
+    boolean holds(Settings now) {
+        return what instanceof Choice<?> choice ? wanted.equals(now.value(choice)) : wanted.equals(now.on((Switch) what));
+    }
+
     /** Whether a flag stands in the scene as it is wanted to. */
     boolean holds(Scene scene) {
         return scene.isUp((Flag) what) == (Boolean) wanted;

@@ -8,6 +8,7 @@ import java.util.Map;
 public final class Outcome extends Shown<Outcome> {
 
     private List<String> words = List.of();
+    private boolean aside;
 
     Outcome(Declaration owner, String id, String symbol, String name, String unit) {
         super(owner, id, symbol, name, unit);
@@ -30,6 +31,13 @@ public final class Outcome extends Shown<Outcome> {
         return this;
     }
 
+    /** It stands only where all are asked for, not beside every trial. */
+    public Outcome aside() {
+        stillOpen();
+        aside = true;
+        return this;
+    }
+
     /** What it can be, where it is a word; else empty. */
     public List<String> words() {
         return words;
@@ -42,6 +50,6 @@ public final class Outcome extends Shown<Outcome> {
 
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "figures", decimals(), "perSi",
-                1 / factor(), "words", words);
+                1 / factor(), "words", words, "aside", aside);
     }
 }

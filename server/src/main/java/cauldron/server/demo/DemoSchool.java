@@ -83,6 +83,7 @@ class DemoSchool {
         // What is given last stands first in a class.
         give(ines, ten, tens, new DemoGas(), Duration.ofDays(9), DemoStudent.UNDER_WAY);
         give(ines, ten, tens, new DemoClock(), Duration.ofDays(2), DemoStudent.SPREAD);
+        give(ines, eleven, elevens, new DemoCrash(), Duration.ofDays(17), DemoStudent.IN_THE_SHOP);
         give(ines, eleven, elevens, new DemoRail(), Duration.ofDays(14), DemoStudent.ON_THE_RAIL);
         give(ines, eleven, elevens, new DemoGlider(), Duration.ofDays(11), DemoStudent.UNDER_WAY);
         give(ines, eleven, elevens, new DemoSpring(), Duration.ofDays(4), DemoStudent.UNDER_WAY);

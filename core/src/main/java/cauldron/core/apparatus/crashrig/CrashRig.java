@@ -50,7 +50,7 @@ public final class CrashRig extends Apparatus {
             .when(build, Build.OWN);
     final Amount front = amount("front", "F_f", "Strength of the front", "kN").within(50, 700).step(10).first(400);
     final Amount cabin = amount("cabin", "F_c", "Strength of the cabin", "kN").within(100, 900).step(10).first(550);
-    final Amount speed = amount("speed", "v_0", "Speed", "km/h").within(10, 140).step(1).first(50);
+    final Amount speed = amount("speed", "v_0", "Speed of the sled", "km/h").within(10, 140).step(1).first(50);
 
     final Switch belt = toggle("belt", "Belt").in(BELT_GROUP).first(true);
     final Amount beltStiffness = amount("belt-stiffness", "k_b", "Stiffness", "kN/m").within(20, 300).step(5).first(150)
@@ -150,17 +150,18 @@ public final class CrashRig extends Apparatus {
     final Event stopped = event("stopped", "stopped before contact");
     final Event over = event("over", "end of the run");
 
-    final Outcome chestMet = outcome("chest-met", "chest", "Chest was stopped by", "").words("nothing", "belt", "airbag", "wheel");
+    final Outcome survival = outcome("survival", "P", "Likelihood of survival", "%").decimals(1);
+    final Outcome headRisk = outcome("head-risk", "P_h", "Risk of a critical head injury", "%").decimals(1);
+    final Outcome chestRisk = outcome("chest-risk", "P_c", "Risk of a critical chest injury", "%").decimals(1);
+    final Outcome chestMet = outcome("chest-met", "chest", "Chest was stopped by", "")
+            .words("nothing", "belt", "airbag", "wheel");
     final Outcome headMet = outcome("head-met", "head", "Head was stopped by", "").words("neck", "airbag", "dash");
     final Outcome frontCrush = outcome("front-crush", "c", "Front crushed by", "cm").decimals(1);
     final Outcome pushedIn = outcome("pushed-in", "i", "Cabin pushed in by", "cm").decimals(1);
-    final Outcome lost = outcome("lost", "Δv", "Change of the sled's velocity", "m/s").decimals(1);
-    final Outcome hardest = outcome("hardest", "a", "Greatest deceleration of the sled", "m/s²").decimals(0);
-    final Outcome hic = outcome("hic", "HIC", "Head injury criterion, 15 ms", "").decimals(0);
-    final Outcome clip = outcome("clip", "A", "Chest acceleration held for 3 ms, in g", "").decimals(1);
-    final Outcome headRisk = outcome("head-risk", "P_h", "Risk of a critical head injury", "%").decimals(1);
-    final Outcome chestRisk = outcome("chest-risk", "P_c", "Risk of a critical chest injury", "%").decimals(1);
-    final Outcome survival = outcome("survival", "P", "Likelihood of survival", "%").decimals(1);
+    final Outcome hic = outcome("hic", "HIC", "Head injury criterion, 15 ms", "").decimals(0).aside();
+    final Outcome clip = outcome("clip", "A", "Chest acceleration held for 3 ms, in g", "").decimals(1).aside();
+    final Outcome lost = outcome("lost", "Δv", "Change of the sled's velocity", "m/s").decimals(1).aside();
+    final Outcome hardest = outcome("hardest", "a", "Greatest deceleration of the sled", "m/s²").decimals(0).aside();
     final Outcome mass = outcome("mass-of-build", "m", "Mass of the build", "kg").decimals(0);
     final Outcome cost = outcome("cost", "K", "Cost of the build, in crowns", "").decimals(0);
 

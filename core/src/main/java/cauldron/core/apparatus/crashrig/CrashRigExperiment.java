@@ -19,11 +19,11 @@ import cauldron.core.apparatus.crashrig.CrashRig.Met;
  *
  * <p>Assumptions: all on one straight line; fronts without mass; no friction; the figure is held in its seat until first
  * contact. Wheel, dash and airbag sit at the cabin's front wall and come in with it; what they do on the figure as
- * they come is taken from the work on the cabin. Chest and head weigh 73.2 and 4.54 kg, as those of a 50th-percentile male
- * test figure do together (49 CFR 572 E). The wheel's column gives way at 11.1 kN (UN Regulation 12), the dash at 80 g of
- * the head (UN Regulation 21). The neck's 5 kN/m and half of critical damping are
- * of the order of a rubber neck's. Belt and bag give half
- * and an eighth back. The run ends 300 ms after first contact.
+ * they come is taken from the work on the cabin. Chest and head weigh 73.2 and 4.54 kg, as those of a 50th-percentile
+ * male test figure do together (49 CFR 572 E). The wheel's column gives way at 11.1 kN (UN Regulation 12), the dash at
+ * 80 g of the head (UN Regulation 21); the head restraint has 20 kN/m, between what its frame must and its cushion may
+ * have (49 CFR 571.202a); the neck's 5 kN/m and half of critical damping are of the order of a rubber neck's. Belt and
+ * bag give half and an eighth back. The run ends 300 ms after first contact.
  */
 final class CrashRigExperiment extends OdeExperiment {
 

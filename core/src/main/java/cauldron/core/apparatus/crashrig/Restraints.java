@@ -23,7 +23,7 @@ final class Restraints implements Stateful {
 
     final Member belt;
     final Member seat = new Member(new LoadingCurve(1, 1e5), 5e5);
-    final Member rest = new Member(new LoadingCurve(1, 5e4), 2.5e5);
+    final Member rest = new Member(new LoadingCurve(1, 2e4), 1e5);
     final Member wheel = new Member(new LoadingCurve(0.074, 1.5e5, 0.1, 0, 1, 1.5e6), 3e6);
     final Member dash = new Member(new LoadingCurve(0.01424, 2.5e5, 0.05, 0, 1, 1.5e6), 3e6);
     final Member bagChest;

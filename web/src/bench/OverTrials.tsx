@@ -1,0 +1,158 @@
+import { NotebookPen } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { isShown, type Manifest, type Outcome, type RunTable, type TrialTable } from '../core';
+import { trialTable } from '../core/models';
+import { Button, Dialog, Select, Symbol, Trouble } from '../ui';
+import { useSize } from '../ui/useSize';
+import { Axes, padOf, rangeOf, scaleOf } from './Axes';
+import { ShowMenu } from './ShowMenu';
+import type { KeptTrial } from './trials';
+import { nameOf } from './words';
+
+const SETTING = 'set.';
+const OUTCOME = 'came.';
+
+interface Props {
+  m: Manifest;
+  trials: KeptTrial[];
+  /** Outcomes that may be seen. */
+  told: Outcome[];
+  onNotebook?: (table: RunTable, trials: KeptTrial[]) => string | undefined;
+  onClose: () => void;
+}
+
+/** Settings that are not the same in all trials in which they count. */
+function varied(m: Manifest, trials: KeptTrial[]) {
+  return m.settings.filter(
+    (s) =>
+      s.type !== 'items' &&
+      new Set(trials.filter((t) => isShown(s.shownWhen, t.settings)).map((t) => String(t.settings[s.id]))).size > 1,
+  );
+}
+
+/** All trials: what was set in each and what it came to, as a table, and one against another as points. */
+export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
+  const items = [
+    ...m.settings.filter((s) => s.type !== 'items').map((s) => ({ id: SETTING + s.id, name: s.name })),
+    ...told.map((o) => ({ id: OUTCOME + o.id, name: o.name })),
+  ];
+  const numbers = items.filter((i) =>
+    i.id.startsWith(SETTING)
+      ? m.settings.some((s) => SETTING + s.id === i.id && s.type === 'amount')
+      : told.some((o) => OUTCOME + o.id === i.id && o.words.length === 0),
+  );
+  const [ids, setIds] = useState(() => [
+    ...varied(m, trials).map((s) => SETTING + s.id),
+    ...told.filter((o) => !o.aside).map((o) => OUTCOME + o.id),
+  ]);
+  const [x, setX] = useState(() => numbers.find((n) => ids.includes(n.id))?.id ?? numbers[0].id);
+  const [y, setY] = useState(() => numbers.find((n) => n.id.startsWith(OUTCOME))!.id);
+  const [taken, setTaken] = useState<{ trouble?: string } | null>(null);
+  const rows = useMemo(
+    () => trials.map((t) => ({ name: nameOf(t), settings: t.settings, outcomes: t.outcomes ?? {} })),
+    [trials],
+  );
+  const table = useMemo(() => trialTable(m.id, rows, ids), [m, rows, ids]);
+  const points = useMemo(() => trialTable(m.id, rows, [x, y]), [m, rows, x, y]);
+  const trouble = 'error' in table ? table.error : 'error' in points ? points.error : taken?.trouble;
+  const take = () => {
+    const { columns, rows: cells } = table as TrialTable;
+    setTaken({ trouble: onNotebook!({ columns, rows: cells, times: trials.map((t) => t.until) }, trials) });
+  };
+  return (
+    <Dialog open title="Over all trials" onClose={onClose} wide>
+      <div className="grid grid-cols-2 items-end gap-3 [&_label]:min-w-0 [&_select]:w-full [&_select]:min-w-0">
+        <Select label="Up" value={y} onChange={setY} options={numbers} />
+        <Select label="Along" value={x} onChange={setX} options={numbers} />
+      </div>
+      {!('error' in points) && <Points table={points} trials={trials} />}
+      <div className="flex flex-wrap items-center gap-2">
+        <ShowMenu
+          trigger={<Button small>Columns</Button>}
+          items={items}
+          chosen={ids}
+          onChange={(next) => setIds(items.map((i) => i.id).filter((id) => next.includes(id)))}
+        />
+        {onNotebook && (
+          <Button small kind="main" disabled={'error' in table} onClick={take}>
+            <NotebookPen size={13} aria-hidden />
+            Into the notebook
+          </Button>
+        )}
+        <span role="status" className="text-fine text-verdigris">
+          {taken && !taken.trouble && `${trials.length} rows stand in the notebook now. Undo takes them out.`}
+        </span>
+      </div>
+      <Trouble error={trouble} />
+      {!('error' in table) && <Rows table={table} />}
+    </Dialog>
+  );
+}
+
+function Points({ table, trials }: { table: TrialTable; trials: KeptTrial[] }) {
+  const box = useRef<HTMLElement>(null);
+  const { width: W, type } = useSize(box);
+  const H = Math.min(0.42 * W, 300) + 2.6 * type;
+  const pad = padOf(type, true);
+  const [, along, up] = table.columns;
+  const known = table.numbers
+    .map(([, a, b], i) => ({ a, b, t: trials[i] }))
+    .filter(({ a, b }) => !Number.isNaN(a) && !Number.isNaN(b));
+  const [x0, x1] = rangeOf(known.map((p) => p.a));
+  const [y0, y1] = rangeOf([0, ...known.map((p) => p.b)]);
+  const margin = 0.06 * (x1 - x0);
+  const alongAxis = { symbol: along.symbol, unit: along.unit, from: x0 - margin, to: x1 + margin };
+  const upAxis = { symbol: up.symbol, unit: up.unit, from: y0, to: y1, nice: true };
+  const x = scaleOf(alongAxis, pad.left, W - pad.right);
+  const y = scaleOf(upAxis, H - pad.bottom, pad.top);
+  return (
+    <figure ref={box}>
+      <svg width={W} height={H} role="img" aria-label={`${up.name} against ${along.name}, a point for each trial`}>
+        <Axes {...{ x, y, width: W, height: H, pad, type }} along={alongAxis} up={upAxis} />
+        {known.map(({ a, b, t }) => (
+          <g key={t.id} data-point={t.number}>
+            <circle cx={x(a)} cy={y(b)} r="5" fill="var(--copper)" stroke="var(--sheet)" strokeWidth="1.5" />
+            <text x={x(a) + 8} y={y(b) - 6} fontSize={type} fill="var(--ink)">
+              {t.number}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <p className="text-fine text-soft">
+        <Symbol text={up.symbol} />, {up.name}, against <Symbol text={along.symbol} />, {along.name}. Numbers are those
+        of the trials.
+        {known.length < trials.length && ` ${trials.length - known.length} without both values are left out.`}
+      </p>
+    </figure>
+  );
+}
+
+function Rows({ table }: { table: TrialTable }) {
+  return (
+    <div className="max-h-64 overflow-auto" tabIndex={0} role="region" aria-label="Table of all trials">
+      <table className="w-full border-collapse text-fine">
+        <thead className="sticky top-0 bg-sheet">
+          <tr className="border-b-2 border-ink">
+            {table.columns.map((c) => (
+              <th key={c.id} scope="col" title={c.name} className={`px-2 py-1 ${c.label ? 'text-left' : 'text-right'}`}>
+                {c.label ? c.name : <Symbol text={c.symbol} />}
+                {c.unit && ` / ${c.unit}`}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row, i) => (
+            <tr key={i} className="border-b">
+              {table.columns.map((c, j) => (
+                <td key={c.id} className={`px-2 py-0.5 whitespace-nowrap ${c.label ? '' : 'mono text-right'}`}>
+                  {row[j]}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
