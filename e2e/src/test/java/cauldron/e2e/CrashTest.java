@@ -123,7 +123,7 @@ class CrashTest {
         page.getByText("Weak and strong", new Page.GetByTextOptions().setExact(true)).first().click();
         page.getByTestId("lab-bench").waitFor();
         for (String strength : new String[] {"650", "220"}) {
-            hands.set("Strength of the front", strength);
+            hands.set("Strength of the front, Ff", strength);
             toTheEnd();
         }
         Chrome.button(page, Pattern.compile("^Trials")).click();

@@ -34,24 +34,30 @@ final class LutherStep implements Steps {
     @Override
     public double[] to(double h) {
         for (int stage = 1; stage < slopes.length; stage++) {
-            double[] weights = a[stage - 1];
-            for (int j = 0; j < within.length; j++) {
-                double sum = weights[0] * slopes[0][j];
-                for (int l = 1; l < stage; l++) {
-                    sum += weights[l] * slopes[l][j];
-                }
-                within[j] = from[j] + h * sum;
-            }
+            weigh(a[stage - 1], stage, h, within);
             law.at(c[stage - 1] * h, within, slopes[stage]);
         }
         double[] out = new double[within.length];
-        for (int j = 0; j < out.length; j++) {
-            double sum = b[0] * slopes[0][j];
-            for (int l = 1; l < b.length; l++) {
-                sum += b[l] * slopes[l][j];
-            }
-            out[j] = from[j] + h * sum;
-        }
+        weigh(b, b.length, h, out);
         return out;
+    }
+
+    /** The point, and h times the sum of the first slopes, each with its weight. */
+    private void weigh(double[] weights, int count, double h, double[] out) {
+        double first = weights[0];
+        double[] slope = slopes[0];
+        for (int j = 0; j < out.length; j++) {
+            out[j] = first * slope[j];
+        }
+        for (int l = 1; l < count; l++) {
+            double weight = weights[l];
+            slope = slopes[l];
+            for (int j = 0; j < out.length; j++) {
+                out[j] += weight * slope[j];
+            }
+        }
+        for (int j = 0; j < out.length; j++) {
+            out[j] = from[j] + h * out[j];
+        }
     }
 }

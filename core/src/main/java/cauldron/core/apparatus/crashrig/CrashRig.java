@@ -198,7 +198,7 @@ public final class CrashRig extends Apparatus {
         super("crash-rig", 1, "Crash rig");
         about("A sled with a test figure meets a block or a second sled: what the front, the belt and the airbag do in a "
                 + "tenth of a second, and what it comes to.", "momentum", "impulse", "force", "energy", "engineering");
-        time(0.0005, 0.02, "ms");
+        time(0.001, 0.02, "ms");
         tray(Ruler.twoMetres(), Stopwatch.toHundredths());
         slips("Stiffer thought to be safer", "Force read at the wrong body",
                 "A larger survival that came from a lower speed, not from the design",

@@ -33,8 +33,8 @@ final class CrashRigExperiment extends OdeExperiment {
     private static final double NECK_DAMPING = 150;
     /** The run ends so long after first contact, in seconds. */
     private static final double AFTER = 0.3;
-    private static final double STEP = 4e-4;
-    private static final double FINE_STEP = 1e-4;
+    private static final double STEP = 5e-4;
+    private static final double FINE_STEP = 2e-4;
     private static final double NEAR = 1e-9;
     /** The zones in their order. */
     private static final int FRONT = 0;

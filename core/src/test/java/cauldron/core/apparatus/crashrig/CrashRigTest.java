@@ -201,7 +201,7 @@ class CrashRigTest {
         double end = run.head();
         run.seek(100);
         assertThat(run.time()).isEqualTo(end);
-        assertThat(run.sampleCount()).isEqualTo((int) Math.floor(end / 0.0005 + 1e-9) + 1);
+        assertThat(run.sampleCount()).isEqualTo((int) Math.floor(end / 0.001 + 1e-9) + 1);
         assertThatThrownBy(() -> run.act(new Action.Change("speed", 60.0))).hasMessageContaining("over");
         run.seek(0.05);
         assertThat(run.isOver()).isFalse();
