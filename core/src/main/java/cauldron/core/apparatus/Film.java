@@ -89,7 +89,8 @@ public record Film(double rate, int frames, int width, int height, double scale,
         return new Film(rate, frames, width, height, scale, still, moving, counts, body);
     }
 
-    private static void part(String id, short[] values, Map<String, Object> still, List<String> moving, List<short[]> bodies) {
+    private static void part(String id, short[] values, Map<String, Object> still, List<String> moving,
+            List<short[]> bodies) {
         if (isStill(values)) {
             still.put(id, (double) values[0]);
         } else {

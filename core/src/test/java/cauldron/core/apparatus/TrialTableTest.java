@@ -25,9 +25,12 @@ class TrialTableTest {
                 trial("stiff", Tree.of("front", 700.0), "survival", 12.345, "chest-met", 3.0),
                 trial("bagged", Tree.of("bag", true, "stroke", 30.0, "build", "light"), "survival", 98.7654)),
                 List.of("set.front", "set.build", "set.bag", "set.stroke", "came.survival", "came.chest-met"));
-        assertThat(table.rows().get(0)).containsExactly("stiff", "700", "middle: 1100 kg, front 0.6 m", "off", "", "12.3", "wheel");
-        assertThat(table.rows().get(1)).containsExactly("bagged", "400", "light: 700 kg, front 0.4 m", "on", "30", "98.8", "");
-        assertThat(table.numbers().get(0)).containsExactly(Double.NaN, 700, Double.NaN, Double.NaN, Double.NaN, 12.345, Double.NaN);
+        assertThat(table.rows().get(0))
+                .containsExactly("stiff", "700", "middle: 1100 kg, front 0.6 m", "off", "", "12.3", "wheel");
+        assertThat(table.rows().get(1))
+                .containsExactly("bagged", "400", "light: 700 kg, front 0.4 m", "on", "30", "98.8", "");
+        assertThat(table.numbers().get(0))
+                .containsExactly(Double.NaN, 700, Double.NaN, Double.NaN, Double.NaN, 12.345, Double.NaN);
         assertThat(table.columns()).extracting(RunTable.Column::symbol)
                 .containsExactly("trial", "F_f", "Sled", "Airbag", "d_a", "P", "chest");
         assertThat(table.columns()).extracting(RunTable.Column::label)
@@ -41,7 +44,8 @@ class TrialTableTest {
         assertThat(odd.rows().get(0)).containsExactly("odd", "", "");
         assertThat(odd.rows().get(1)).containsExactly("nothing yet", "", "");
         assertThatThrownBy(() -> TrialTable.of(RIG, List.of(), List.of("front"))).hasMessageContaining("front");
-        assertThat(TrialTable.of(RIG, List.of(trial("far", Tree.of("front", 9000.0)), trial("near", Tree.of("front", 90.0))),
+        assertThat(TrialTable.of(RIG, List.of(trial("far", Tree.of("front", 9000.0)), trial("near", Tree.of("front",
+                90.0))),
                 List.of("set.front")).rows()).containsExactly(new String[] {"far", ""}, new String[] {"near", "90"});
         List<Map<String, Object>> many = new ArrayList<>();
         for (int i = 0; i <= TrialTable.MOST_ROWS; i++) {

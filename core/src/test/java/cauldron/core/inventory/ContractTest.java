@@ -7,7 +7,6 @@ import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Choice;
-import cauldron.core.apparatus.Clock;
 import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Run;
@@ -118,10 +117,10 @@ class ContractTest {
             run.seek(until(apparatus));
             open.removeIf(c -> Double.isFinite(run.read(c)));
         }
-        // Where nothing happens by itself, something has to be done.
-        for (int seed = 2; seed < 10; seed++) {
+        // Where nothing happens by itself, something has to be done; some bodies are there only with some setting.
+        for (int seed = 2; seed < 10 && !open.isEmpty(); seed++) {
             Run run = Strains.strained(apparatus, seed, until(apparatus));
-            open.removeIf(c -> apparatus.manifest().clock() == Clock.STEPS && Double.isFinite(run.read(c)));
+            open.removeIf(c -> Double.isFinite(run.read(c)));
         }
         assertThat(open).isEmpty();
     }

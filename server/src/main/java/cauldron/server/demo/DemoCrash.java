@@ -14,9 +14,12 @@ final class DemoCrash extends DemoScript {
             Map.of("front", 300.0, "bag", true), Map.of("length", 0.8, "front", 300.0),
             Map.of("length", 0.8, "front", 250.0, "slack", 1.0, "limit", 25.0));
     private static final double END = 2;
-    private static final double FIRST_CONTACT = 0.02;
+    private static final double FIRST_ROW = 0.022;
     private static final double APART = 0.002;
     private static final int ROWS = 30;
+    /** Rows between which only the folding front acts on the sled. */
+    private static final int STEADY_FROM = 2;
+    private static final int STEADY_TO = 8;
 
     @Override
     String slug() {
@@ -49,7 +52,7 @@ final class DemoCrash extends DemoScript {
         one.seek(END);
         String slowly = journal.keep("one", 1, one);
         for (int i = 0; i < ROWS; i++) {
-            one.seek(FIRST_CONTACT + i * APART);
+            one.seek(FIRST_ROW + i * APART);
             double frame = one.time() / one.manifest().interval();
             journal.cell("stop", i + 1, "t", read(one, "since", 1), slowly, frame, "", Map.of(), "");
             journal.cell("stop", i + 1, "v", read(one, "velocity", 2), slowly, frame, "", Map.of(), "");
@@ -61,14 +64,16 @@ final class DemoCrash extends DemoScript {
             run.seek(END);
             String trial = journal.keep("shop", i + 1, run);
             journal.cell("designs", i + 1, "trial", "Trial " + (i + 1));
-            end(journal, "designs", i + 1, "L", Numbers.printShort((Double) design.getOrDefault("length", 0.6)), trial, run);
+            end(journal, "designs", i + 1, "L", Numbers.printShort((Double) design.getOrDefault("length", 0.6)),
+                    trial, run);
             end(journal, "designs", i + 1, "F", Numbers.printShort((Double) design.get("front")), trial, run);
             end(journal, "designs", i + 1, "P", came(run, "survival", 1), trial, run);
             end(journal, "designs", i + 1, "K", came(run, "cost", 0), trial, run);
         }
     }
 
-    private static void end(DemoJournal journal, String table, int row, String column, String text, String trial, Run run) {
+    private static void end(DemoJournal journal, String table, int row, String column, String text, String trial,
+            Run run) {
         journal.cell(table, row, column, text, trial, run.head() / run.manifest().interval(), "", Map.of(), "");
     }
 
@@ -78,15 +83,18 @@ final class DemoCrash extends DemoScript {
     }
 
     private static String read(Run run, String channel, int decimals) {
-        return Numbers.fixed(run.read(run.manifest().channel(channel)) * (channel.equals("since") ? 1000 : 1), decimals);
+        return Numbers.fixed(run.read(run.manifest()
+                .channel(channel)) * (channel.equals("since") ? 1000 : 1), decimals);
     }
 
     @Override
     List<Answer> analyse(DemoJournal journal) {
-        // The front folds steadily from the third row on, and the belt takes up after the ninth.
-        double slope = (journal.number("stop", 9, "v") - journal.number("stop", 3, "v"))
-                / (journal.number("stop", 9, "t") - journal.number("stop", 3, "t"));
-        double deceleration = -1000 * slope;
+        for (int row = 1; row <= ROWS; row++) {
+            if (row < STEADY_FROM || row > STEADY_TO) {
+                journal.leaveOut("stop", row, row < STEADY_FROM ? "the front isn't folding yet" : "the belt pulls, too");
+            }
+        }
+        double deceleration = -1000 * journal.line("stop-graph", "t", "v")[0];
         return List.of(new Answer("deceleration", Numbers.print(deceleration, 3), "m/s²"),
                 new Answer("mass", Numbers.print(250_000 / deceleration, 3), "kg"), new Answer("energy", "123", "kJ"),
                 new Answer("best", Numbers.print(journal.number("designs", DESIGNS.size(), "P"), 3), "%"));

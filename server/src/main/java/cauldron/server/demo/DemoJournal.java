@@ -50,6 +50,8 @@ final class DemoJournal {
     private final List<Notebooks.NewEntry> waiting = new ArrayList<>();
     private final Map<String, Map<String, Map<String, Object>>> cells = new LinkedHashMap<>();
     private final Map<String, List<Object>> columns = new LinkedHashMap<>();
+    /** Rows left out, and why. */
+    private final Map<String, String> out = new LinkedHashMap<>();
     private int count;
 
     DemoJournal(Assignments.WorkInfo work, Person student, Sheet sheet, Notebooks notebooks, Trials trials, Instant now) {
@@ -152,6 +154,12 @@ final class DemoJournal {
         cell(table, row, column, text, null, 0, "", Map.of(), "");
     }
 
+    /** Leaves a row out, and says why. */
+    void leaveOut(String table, int row, String reason) {
+        out.put(table + "/r" + row, reason);
+        add(table, "row/r" + row, Tree.of("out", reason));
+    }
+
     /** Adds a calculated column. */
     void calculated(String table, String id, String name, String symbol, String formula) {
         calculated(table, id, name, symbol, formula, "");
@@ -174,7 +182,8 @@ final class DemoJournal {
         String table = ((GraphBlock) sheet.block(graph)).table();
         add(graph, "view", Tree.of("x", x, "y", y, "origin", true, "line", true));
         List<Object> rows = new ArrayList<>();
-        cells.getOrDefault(table, Map.of()).forEach((row, values) -> rows.add(Tree.of("id", row, "cells", values)));
+        cells.getOrDefault(table, Map.of()).forEach((row, values) -> rows.add(Tree.of("id", row, "cells", values,
+                "out", out.getOrDefault(table + "/" + row, ""))));
         Object all = columns.containsKey(table) ? columns.get(table) : ((TableBlock) sheet.block(table)).columns();
         return Fit.of(DataTable.of(Tree.of("columns", all, "rows", rows)), Tree.of("x", x, "y", y, "kind", "line")).result().values();
     }

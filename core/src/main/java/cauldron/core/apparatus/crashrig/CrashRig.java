@@ -44,9 +44,11 @@ public final class CrashRig extends Apparatus {
             .option("middle", "middle: 1100 kg, front 0.6 m", Build.MIDDLE)
             .option("heavy", "heavy: 1700 kg, front 0.8 m", Build.HEAVY)
             .option("own", "your own", Build.OWN).first("middle");
-    final Amount ownMass = amount("mass", "m", "Mass without front and cabin", "kg").within(400, 2500).step(50).first(1100)
+    final Amount ownMass = amount("mass", "m", "Mass without front and cabin", "kg").within(400, 2500).step(50)
+            .first(1100)
             .when(build, Build.OWN);
-    final Amount ownLength = amount("length", "L", "Length that can be crushed", "m").within(0.2, 1.2).step(0.05).first(0.6)
+    final Amount ownLength = amount("length", "L", "Length that can be crushed", "m").within(0.2, 1.2).step(0.05)
+            .first(0.6)
             .when(build, Build.OWN);
     final Amount front = amount("front", "F_f", "Strength of the front", "kN").within(50, 700).step(10).first(400);
     final Amount cabin = amount("cabin", "F_c", "Strength of the cabin", "kN").within(100, 900).step(10).first(550);
@@ -55,33 +57,43 @@ public final class CrashRig extends Apparatus {
     final Switch belt = toggle("belt", "Belt").in(BELT_GROUP).first(true);
     final Amount beltStiffness = amount("belt-stiffness", "k_b", "Stiffness", "kN/m").within(20, 300).step(5).first(150)
             .in(BELT_GROUP).when(belt);
-    final Amount slack = amount("slack", "d_b", "Slack", "cm").within(0, 15).step(0.5).first(3).in(BELT_GROUP).when(belt);
-    final Amount limit = amount("limit", "F_b", "Pays out at", "kN").within(4, 60).step(1).first(60).in(BELT_GROUP).when(belt)
+    final Amount slack = amount("slack", "d_b", "Slack", "cm").within(0, 15).step(0.5).first(3).in(BELT_GROUP)
+            .when(belt);
+    final Amount limit = amount("limit", "F_b", "Pays out at", "kN").within(4, 60).step(1).first(60).in(BELT_GROUP)
+            .when(belt)
             .note("Of both straps together.");
     final Switch bag = toggle("bag", "Airbag").in(BAG_GROUP);
-    final Amount delay = amount("delay", "t_a", "Full after", "ms").within(10, 100).step(1).first(30).in(BAG_GROUP).when(bag)
+    final Amount delay = amount("delay", "t_a", "Full after", "ms").within(10, 100).step(1).first(30).in(BAG_GROUP)
+            .when(bag)
             .note("Counted from first contact.");
     final Amount bagStiffness = amount("bag-stiffness", "k_a", "Stiffness", "kN/m").within(5, 200).step(5).first(40)
             .in(BAG_GROUP).when(bag);
-    final Amount stroke = amount("stroke", "d_a", "Depth", "cm").within(5, 35).step(1).first(25).in(BAG_GROUP).when(bag);
+    final Amount stroke = amount("stroke", "d_a", "Depth", "cm").within(5, 35).step(1).first(25).in(BAG_GROUP)
+            .when(bag);
 
     final Choice<Met> met = choice("met", "Driven against", Met.class).option("block", "a fixed block", Met.BLOCK)
             .option("sled", "a second sled", Met.SLED).in(MET_GROUP);
     final Amount secondMass = amount("second-mass", "m_2", "Its mass", "kg").within(400, 4000).step(50).first(1800)
             .in(MET_GROUP).when(met, Met.SLED);
-    final Amount secondSpeed = amount("second-speed", "v_2", "Its speed towards the first", "km/h").within(0, 140).step(1).first(50)
+    final Amount secondSpeed = amount("second-speed", "v_2", "Its speed towards the first", "km/h").within(0, 140)
+            .step(1).first(50)
             .in(MET_GROUP).when(met, Met.SLED);
-    final Amount secondFront = amount("second-front", "F_f2", "Strength of its front", "kN").within(50, 700).step(10).first(400)
+    final Amount secondFront = amount("second-front", "F_f2", "Strength of its front", "kN").within(50, 700).step(10)
+            .first(400)
             .in(MET_GROUP).when(met, Met.SLED);
-    final Amount secondLength = amount("second-length", "L_2", "Length of its front", "m").within(0.2, 1.2).step(0.05).first(0.6)
+    final Amount secondLength = amount("second-length", "L_2", "Length of its front", "m").within(0.2, 1.2).step(0.05)
+            .first(0.6)
             .in(MET_GROUP).when(met, Met.SLED);
-    final Amount secondCabin = amount("second-cabin", "F_c2", "Strength of its cabin", "kN").within(100, 900).step(10).first(550)
+    final Amount secondCabin = amount("second-cabin", "F_c2", "Strength of its cabin", "kN").within(100, 900).step(10)
+            .first(550)
             .in(MET_GROUP).when(met, Met.SLED);
 
     final Switch brake = toggle("brake", "Brakes by itself").in(BRAKE_GROUP);
-    final Amount braking = amount("braking", "a_b", "Deceleration", "m/s²").within(2, 9).step(0.5).first(7).in(BRAKE_GROUP)
+    final Amount braking = amount("braking", "a_b", "Deceleration", "m/s²").within(2, 9).step(0.5).first(7)
+            .in(BRAKE_GROUP)
             .when(brake);
-    final Amount brakingWay = amount("braking-way", "s_b", "Over the last", "m").within(1, 30).step(1).first(8).in(BRAKE_GROUP)
+    final Amount brakingWay = amount("braking-way", "s_b", "Over the last", "m").within(1, 30).step(1).first(8)
+            .in(BRAKE_GROUP)
             .when(brake).note("Braked before the run begins, and let go just before contact.");
 
     final Body sled = body("sled", "sled");
@@ -93,33 +105,45 @@ public final class CrashRig extends Apparatus {
 
     final Channel since = channel("since", "t_c", "Time since first contact", "ms").typically(0, 200).decimals(1);
     final Channel velocity = channel("velocity", "v", "Velocity", "m/s").typically(-5, 20).of(sled);
-    final Channel acceleration = channel("acceleration", "a", "Acceleration", "m/s²").typically(-400, 100).decimals(0).of(sled);
+    final Channel acceleration = channel("acceleration", "a", "Acceleration", "m/s²").typically(-400, 100).decimals(0)
+            .of(sled);
     final Channel force = channel("force", "F", "Force on the front", "kN").typically(0, 600).decimals(1).of(sled);
     final Channel crush = channel("crush", "c", "Front crushed by", "cm").typically(0, 80).decimals(1).of(sled);
-    final Channel intrusion = channel("intrusion", "i", "Cabin pushed in by", "cm").typically(0, 40).decimals(1).of(sled);
+    final Channel intrusion = channel("intrusion", "i", "Cabin pushed in by", "cm").typically(0, 40).decimals(1)
+            .of(sled);
     final Channel chestVelocity = channel("chest-velocity", "v_c", "Velocity", "m/s").typically(-5, 20).of(chest);
     final Channel chestAcceleration = channel("chest-acceleration", "a_c", "Acceleration", "m/s²").typically(-600, 200)
             .decimals(0).of(chest);
-    final Channel chestForward = channel("chest-forward", "s_c", "Forward in the sled", "cm").typically(0, 50).decimals(1).of(chest);
+    final Channel chestForward = channel("chest-forward", "s_c", "Forward in the sled", "cm").typically(0, 50)
+            .decimals(1).of(chest);
     final Channel beltForce = channel("belt-force", "F_b", "Force of the belt", "kN").typically(0, 40).of(chest);
     final Channel bagForce = channel("bag-force", "F_a", "Force of the airbag", "kN").typically(0, 20).of(chest);
     final Channel wheelForce = channel("wheel-force", "F_w", "Force of the wheel", "kN").typically(0, 40).of(chest);
     final Channel headVelocity = channel("head-velocity", "v_h", "Velocity", "m/s").typically(-5, 20).of(head);
     final Channel headAcceleration = channel("head-acceleration", "a_h", "Acceleration", "m/s²").typically(-1500, 300)
             .decimals(0).of(head);
-    final Channel headForward = channel("head-forward", "s_h", "Forward in the sled", "cm").typically(0, 60).decimals(1).of(head);
-    final Channel headBagForce = channel("head-bag-force", "F_ah", "Force of the airbag", "kN").typically(0, 5).of(head);
+    final Channel headForward = channel("head-forward", "s_h", "Forward in the sled", "cm").typically(0, 60)
+            .decimals(1).of(head);
+    final Channel headBagForce = channel("head-bag-force", "F_ah", "Force of the airbag", "kN").typically(0, 5)
+            .of(head);
     final Channel dashForce = channel("dash-force", "F_d", "Force of the dash", "kN").typically(0, 10).of(head);
     final Channel secondVelocity = channel("second-velocity", "v_2", "Velocity", "m/s").typically(-20, 5).of(second);
-    final Channel secondAcceleration = channel("second-acceleration", "a_2", "Acceleration", "m/s²").typically(-100, 400)
+    final Channel secondAcceleration = channel("second-acceleration", "a_2", "Acceleration", "m/s²")
+            .typically(-100, 400)
             .decimals(0).of(second);
-    final Channel secondCrush = channel("second-crush", "c_2", "Front crushed by", "cm").typically(0, 80).decimals(1).of(second);
-    final Channel secondIntrusion = channel("second-intrusion", "i_2", "Cabin pushed in by", "cm").typically(0, 40).decimals(1)
+    final Channel secondCrush = channel("second-crush", "c_2", "Front crushed by", "cm").typically(0, 80).decimals(1)
             .of(second);
-    final Channel kinetic = channel("kinetic", "E_k", "Kinetic energy", WORK).typically(0, 200).decimals(1).account(Account.KINETIC);
-    final Channel elastic = channel("elastic", "E_el", "Elastic energy", WORK).typically(0, 200).decimals(1).account(Account.ELASTIC);
-    final Channel thermal = channel("thermal", "E_th", "Thermal energy", WORK).typically(0, 200).decimals(1).account(Account.THERMAL);
-    final Channel total = channel("total", "E", "Total energy", WORK).typically(0, 200).decimals(1).account(Account.TOTAL);
+    final Channel secondIntrusion = channel("second-intrusion", "i_2", "Cabin pushed in by", "cm").typically(0, 40)
+            .decimals(1)
+            .of(second);
+    final Channel kinetic = channel("kinetic", "E_k", "Kinetic energy", WORK).typically(0, 200).decimals(1)
+            .account(Account.KINETIC);
+    final Channel elastic = channel("elastic", "E_el", "Elastic energy", WORK).typically(0, 200).decimals(1)
+            .account(Account.ELASTIC);
+    final Channel thermal = channel("thermal", "E_th", "Thermal energy", WORK).typically(0, 200).decimals(1)
+            .account(Account.THERMAL);
+    final Channel total = channel("total", "E", "Total energy", WORK).typically(0, 200).decimals(1)
+            .account(Account.TOTAL);
     final Channel byFront = went("by-front", "W_f", "Crush of the front");
     final Channel byCabin = went("by-cabin", "W_c", "Crush of the cabin");
     final Channel bySecond = went("by-second", "W_2", "Crush of the second sled");
@@ -206,10 +230,13 @@ public final class CrashRig extends Apparatus {
         portrait().with(bag, true).with(front, 250.0).at(0.085).through(-2.35, -0.3, 2.9, 2.35);
         setUp("stiffer", "Is stiffer safer?", "Let the class say what a stronger front will do. Run; then set its strength to "
                 + "300 kN and run again. Compare the two trials.")
-                .with(front, 700.0).at(0).reading(velocity, chestVelocity, chestAcceleration).graphing(velocity, chestVelocity, headVelocity);
-        setUp("heavier", "Head-on with a heavier one", "The force on both fronts is the same. Which figure would you rather be? "
+                .with(front, 700.0).at(0).reading(velocity, chestVelocity, chestAcceleration)
+                        .graphing(velocity, chestVelocity, headVelocity);
+        setUp("heavier", "Head-on with a heavier one",
+                "The force on both fronts is the same. Which figure would you rather be? "
                 + "Read the velocities before and after, and the momenta.")
-                .with(met, "sled").at(0).reading(velocity, secondVelocity, force).graphing(velocity, secondVelocity).bars(momentum);
+                .with(met, "sled").at(0).reading(velocity, secondVelocity, force).graphing(velocity, secondVelocity)
+                        .bars(momentum);
     }
 
     private Channel went(String id, String symbol, String name) {

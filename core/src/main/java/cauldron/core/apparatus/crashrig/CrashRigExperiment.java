@@ -375,7 +375,8 @@ final class CrashRigExperiment extends OdeExperiment {
         out.put(d.bulkheadRadius, 0.22);
         out.put(d.tail, wall - TAIL);
         out.put(d.seat, wall - SEAT);
-        out.put(d.wheel, wall - in - (SEAT - CHEST_DEPTH - Restraints.TO_WHEEL) + Math.min(0.17, held.wheel.lasting(held.byWheel(chest(s), in))));
+        out.put(d.wheel, wall - in - (SEAT - CHEST_DEPTH - Restraints.TO_WHEEL) + Math.min(0.17,
+                held.wheel.lasting(held.byWheel(chest(s), in))));
         out.put(d.dash, wall - in - (SEAT - HEAD_DEPTH - Restraints.TO_DASH));
         out.put(d.chestAt, wall - SEAT + CHEST_DEPTH / 2 + chest(s), CHEST_HEIGHT);
         out.put(d.headAt, wall - SEAT + HEAD_DEPTH / 2 + head(s), HEAD_HEIGHT);
@@ -396,7 +397,8 @@ final class CrashRigExperiment extends OdeExperiment {
         out.put(d.onHead, onHead(s), 0);
     }
 
-    /** How it is laid out, in metres: from the cabin's front wall back to the seat's back and to the tail; depths, heights. */
+    /** How it is laid out, in metres: from the cabin's front wall back to the seat's back and to the tail; depths,
+            heights. */
     private static final double SEAT = 0.95;
     private static final double TAIL = 1.9;
     private static final double CHEST_DEPTH = 0.22;

@@ -22,7 +22,8 @@ final class CrushZones {
     private final LoadingCurve curve;
     /** Where each piece of the curve begins, in metres. */
     private final double[] at;
-    /** By piece and zone: how far it has given way where the piece begins, and how much of each further metre is its own. */
+    /** By piece and zone: how far it has given way where the piece begins,
+            and how much of each further metre is its own. */
     private final double[][] before;
     private final double[][] share;
 

@@ -130,7 +130,8 @@ final class Restraints implements Stateful {
 
     /** What wheel, dash, seat and head restraint have taken, in joules. */
     double heatInside(double chest, double head, double in) {
-        return seat.heat(bySeat(chest)) + rest.heat(byRest(head)) + wheel.heat(byWheel(chest, in)) + dash.heat(byDash(head, in));
+        return seat.heat(bySeat(chest)) + rest.heat(byRest(head)) + wheel.heat(byWheel(chest,
+                in)) + dash.heat(byDash(head, in));
     }
 
     /** Whether something hard is touched, which wants short steps. */

@@ -92,14 +92,16 @@ class CrashRigTest {
                 assertThat(read(run, "total") / energy - 1).as("energy at %s s of %d: %s", run.time(), i, settings)
                         .isCloseTo(0, within(1e-9));
                 // The two sleds' may cancel, so it is the size of each that counts.
-                assertThat(read(run, "momentum-total") - momentum).as("momentum at %s s of %d: %s", run.time(), i, settings)
+                assertThat(read(run, "momentum-total") - momentum)
+                        .as("momentum at %s s of %d: %s", run.time(), i, settings)
                         .isCloseTo(0, within(1e-9 * (Math.abs(momentum) + Math.abs(read(run, "momentum-second")) + 1)));
             }
             double went = 0;
             for (String part : List.of("front", "cabin", "second", "belt", "bag", "inside", "brake")) {
                 went += read(run, "by-" + part);
             }
-            assertThat(went).as("where it went, %d: %s", i, settings).isCloseTo(read(run, "thermal"), within(1e-9 * energy));
+            assertThat(went).as("where it went, %d: %s", i, settings)
+                    .isCloseTo(read(run, "thermal"), within(1e-9 * energy));
         }
     }
 
@@ -133,7 +135,8 @@ class CrashRigTest {
     void twoAlikeHeadOnAreEachLikeOneAgainstTheBlock() {
         Run block = run("front", 300.0, "speed", 40.0, "belt", false);
         double mass = came(block, "mass-of-build");
-        Run two = run("front", 300.0, "speed", 40.0, "belt", false, "met", "sled", "second-mass", mass, "second-speed", 40.0,
+        Run two = run("front", 300.0, "speed", 40.0, "belt", false, "met", "sled", "second-mass", mass,
+                "second-speed", 40.0,
                 "second-front", 300.0, "second-length", 0.6);
         for (double t = 0.021; t < 0.06; t += 0.003) {
             block.seek(t);
@@ -213,7 +216,8 @@ class CrashRigTest {
     @Test
     void rowsOfAMillisecondWithWordsForWhatWasStruck() {
         Run run = whole("front", 300.0, "belt", false);
-        RunTable table = RunTable.of(run, RunTable.Plan.fromTree(Tree.of("rows", "interval", "interval", 1.0, "channels",
+        RunTable table = RunTable.of(run, RunTable.Plan.fromTree(Tree.of("rows", "interval", "interval", 1.0,
+                "channels",
                 List.of("velocity"), "outcomes", List.of("chest-met", "survival")), run.manifest()));
         assertThat(table.rows()).hasSize(321);
         assertThat(table.rows().get(320)).startsWith("320.0").contains("wheel");
@@ -233,7 +237,8 @@ class CrashRigTest {
             double[] chest = new double[n];
             for (int i = 0; i < n; i++) {
                 run.seek((i + 0.5) * 1e-4);
-                integral[i] = (i == 0 ? 0 : integral[i - 1]) + Math.abs(read(run, "head-acceleration")) / 9.80665 * 1e-4;
+                integral[i] = (i == 0 ? 0 : integral[i - 1]) + Math.abs(read(run,
+                        "head-acceleration")) / 9.80665 * 1e-4;
                 chest[i] = Math.abs(read(run, "chest-acceleration")) / 9.80665;
             }
             double hic = 0;
