@@ -52,7 +52,7 @@ export function TrialsPanel({
       <div className="flex items-center justify-between">
         <h2 className="font-bold">Trials</h2>
         <span className="flex gap-1">
-          {told.length > 0 && (
+          {told.some((o) => o.words.length === 0) && (
             <Button
               small
               disabled={trials.length < 2}
