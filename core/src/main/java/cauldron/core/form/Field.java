@@ -90,9 +90,9 @@ public final class Field<T, V> {
         return needed;
     }
 
-    /** Whether what is written always has it. */
+    /** Whether what pages are shown always has it. */
     boolean isAlwaysThere() {
-        return needed || otherwise != null;
+        return needed || otherwise != null || given != from;
     }
 
     boolean isHidden() {

@@ -154,6 +154,17 @@ class SheetTest {
     }
 
     @Test
+    void aBenchMayHaveNothingToSet() {
+        Sheet sheet = Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 1.0, "apparatus", "pendulum", "parts",
+                List.of(part("one", Tree.of("type", "bench", "id", "shut", "apparatus", "pendulum", "open", List.of()),
+                        Tree.of("type", "bench", "id", "all", "apparatus", "pendulum")))));
+        assertThat(((BenchBlock) sheet.block("shut")).plan().open()).isEmpty();
+        String told = sheet.forStudent().toString();
+        assertThat(told).contains("open=[]").contains("open=[length");
+        assertThat(Sheet.fromTree(sheet.toTree()).forStudent().toString()).isEqualTo(told);
+    }
+
+    @Test
     void anOpenBenchIsCheckedAndItsDifferentTrialsCounted() {
         Map<String, Object> bench = Tree.of("type", "bench", "id", "b", "apparatus", "gas-cylinder", "setup",
                 Tree.of("count1", 200.0), "open", List.of("temperature"), "readouts", List.of("pressure"), "histograms",

@@ -119,7 +119,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(SETTING), (BenchBlock b) -> b.plan().setup())
                 .otherwise(Map.of()).says("Settings it begins with.");
         private final Field<BenchBlock, List<String>> open = field("open", list(text(60), 100), (BenchBlock b) -> b.plan().open())
-                .otherwise(List.of()).given(b -> b.plan().opened()).says("Settings that can be changed; without it, all.");
+                .optional().given(b -> b.plan().opened()).says("Settings that can be changed, none where it is empty; without it, all.");
         private final Field<BenchBlock, List<String>> readouts = field("readouts", list(text(60), 100),
                 (BenchBlock b) -> b.plan().readouts()).otherwise(List.of()).says("Channels shown as figures.");
         private final Field<BenchBlock, List<String>> layers = field("layers", list(text(60), 100),

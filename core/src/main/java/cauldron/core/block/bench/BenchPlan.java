@@ -12,7 +12,7 @@ import java.util.Map;
  * How a lab sets up an open bench.
  *
  * @param setup       settings it begins with
- * @param open        settings that can be changed; empty: all
+ * @param open        settings that can be changed; null: all
  * @param readouts    channels shown as figures
  * @param layers      what is drawn over it
  * @param histograms  distributions shown
@@ -38,7 +38,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
             return;
         }
         setup.forEach((id, value) -> at.attempt(() -> manifest.setting(id).check(value)));
-        open.forEach(id -> at.attempt(() -> manifest.setting(id)));
+        opened(manifest).forEach(id -> at.attempt(() -> manifest.setting(id)));
         readouts.forEach(id -> at.attempt(() -> manifest.channel(id)));
         layers.forEach(id -> at.attempt(() -> manifest.checkShown(id)));
         histograms.forEach(id -> at.attempt(() -> manifest.distribution(id)));
@@ -64,7 +64,11 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
 
     /** Settings that can be changed, all where the lab doesn't say. */
     List<String> opened() {
-        return open.isEmpty() ? Inventory.get(apparatus).manifest().settings().stream().map(s -> s.id()).toList() : open;
+        return opened(Inventory.get(apparatus).manifest());
+    }
+
+    private List<String> opened(Manifest manifest) {
+        return open == null ? manifest.settings().stream().map(s -> s.id()).toList() : open;
     }
 
     /** What lies on the tray, all that makes sense where the lab doesn't say. */
