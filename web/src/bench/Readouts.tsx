@@ -1,6 +1,6 @@
 import { printFixed, type Manifest } from '../core';
 import { Symbol } from '../ui';
-import { channelName } from './words';
+import { channelName, isThere } from './words';
 
 /** Chosen channels as large figures, one below the other or, `lying`, beside one another. */
 export function Readouts({
@@ -21,7 +21,8 @@ export function Readouts({
     <dl className={lying ? 'flex flex-wrap gap-x-6' : 'flex flex-col'}>
       {m.channels.map(
         (c, i) =>
-          shown.includes(c.id) && (
+          shown.includes(c.id) &&
+          isThere(m, c, bodies) && (
             <div
               key={c.id}
               className={`flex flex-wrap items-baseline justify-between gap-x-3 ${lying ? '' : 'border-b py-1.5'}`}

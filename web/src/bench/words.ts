@@ -35,11 +35,14 @@ export function channelName(m: Manifest, c: Channel, bodies: string[]) {
   return of ? `${c.name}, ${of.toLowerCase()}` : c.name;
 }
 
+/** Whether the body that a channel belongs to, if it does to any, is there now. */
+export function isThere(m: Manifest, c: Channel, bodies: string[]) {
+  return !c.body || !!bodies[m.bodies.findIndex((b) => b.id === c.body)];
+}
+
 /** Channels of bodies that are there, by the names they have now. */
 export function channelItems(m: Manifest, bodies: string[]) {
-  return m.channels
-    .filter((c) => !c.body || bodies[m.bodies.findIndex((b) => b.id === c.body)])
-    .map((c) => ({ id: c.id, name: channelName(m, c, bodies) }));
+  return m.channels.filter((c) => isThere(m, c, bodies)).map((c) => ({ id: c.id, name: channelName(m, c, bodies) }));
 }
 
 /** A setting's value as people read it. */

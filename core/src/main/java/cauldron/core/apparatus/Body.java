@@ -9,6 +9,7 @@ public final class Body extends Declared {
 
     private Items list;
     private int place;
+    private Condition thereWhen;
 
     Body(Declaration owner, String id, String name) {
         super(owner, id, name);
@@ -27,8 +28,18 @@ public final class Body extends Declared {
         return this;
     }
 
+    /** It is there only while a choice stands on an option. */
+    public <T> Body when(Choice<T> choice, T option) {
+        stillOpen();
+        thereWhen = new Condition(choice, option);
+        return this;
+    }
+
     /** What it is called now; empty where it isn't there. */
     public String nameNow(Settings now) {
+        if (thereWhen != null && !thereWhen.holds(now)) {
+            return "";
+        }
         if (list == null) {
             return name();
         }
@@ -39,6 +50,9 @@ public final class Body extends Declared {
     void check(Manifest all, Faults faults) {
         if (list != null) {
             faults.known(this, list, all.settings());
+        }
+        if (thereWhen != null) {
+            thereWhen.check(this, all, faults);
         }
     }
 

@@ -122,6 +122,9 @@ public abstract class Experiment {
      * with {@link IllegalArgumentException}, and leaves everything as it was.
      */
     public void act(Action action, EventSink sink) {
+        if (isOver()) {
+            throw new IllegalArgumentException("The run is over: restart, or go back to before its end");
+        }
         if (action instanceof Action.Change change) {
             change(change, sink);
         } else if (action instanceof Action.Grab grab) {

@@ -245,9 +245,6 @@ public final class Run {
         if (done >= MOST_ACTIONS) {
             throw new IllegalArgumentException("A trial holds up to " + MOST_ACTIONS + " actions, and this one is full: restart");
         }
-        if (experiment.isOver()) {
-            throw new IllegalArgumentException("The run is over: restart, or go back to before its end");
-        }
         double now = experiment.time();
         if (action instanceof Action.Change) {
             Action.Change change = (Action.Change) action;
@@ -328,9 +325,7 @@ public final class Run {
             done++;
         }
         while (samples.count() * interval <= target) {
-            double next = Math.max(experiment.time(), samples.count() * interval);
-            goTo(next);
-            if (experiment.time() < next) {
+            if (!goTo(Math.max(experiment.time(), samples.count() * interval))) {
                 break;
             }
             sample();
@@ -347,9 +342,11 @@ public final class Run {
         return inSteps ? timed.time() < by : timed.time() <= by;
     }
 
-    private void goTo(double time) {
+    /** Whether it got there; it doesn't where it is over before. */
+    private boolean goTo(double time) {
         experiment.advanceTo(time, this::note);
         lookAnew();
+        return experiment.time() >= time;
     }
 
     private void note(Event event, double time) {
