@@ -71,10 +71,13 @@ export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
           trigger={<Button small>Columns</Button>}
           items={items}
           chosen={ids}
-          onChange={(next) => setIds(items.map((i) => i.id).filter((id) => next.includes(id)))}
+          onChange={(next) => {
+            setIds(items.map((i) => i.id).filter((id) => next.includes(id)));
+            setTaken(null);
+          }}
         />
         {onNotebook && (
-          <Button small kind="main" disabled={'error' in table} onClick={take}>
+          <Button small kind="main" disabled={'error' in table || (taken !== null && !taken.trouble)} onClick={take}>
             <NotebookPen size={13} aria-hidden />
             Into the notebook
           </Button>

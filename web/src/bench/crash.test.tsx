@@ -8,7 +8,7 @@ import { OverTrials } from './OverTrials';
 import { slowedText } from './time';
 import type { KeptTrial } from './trials';
 import { useRuns } from './useRuns';
-import { outcomeText } from './words';
+import { channelItems, outcomeText } from './words';
 
 onAPage();
 
@@ -92,10 +92,28 @@ test('all trials in a table and as points, and into the notebook with their orig
   expect(table.times).toEqual(trials.map((t) => t.until));
   expect(of.map((t) => t.id)).toEqual(['t1', 't2', 't3']);
   expect(dialog.getByText(/3 rows stand in the notebook/)).toBeTruthy();
-  take.mockReturnValue('This lab has no table to take them into.');
+  // Pressed ten times, it is taken once; other columns are another table.
+  for (let i = 0; i < 10; i++) fireEvent.click(dialog.getByText('Into the notebook'));
+  expect(take).toHaveBeenCalledTimes(1);
+  expect(container).toBeTruthy();
+});
+
+test('what stands against taking a table is said, and it can be tried again', () => {
+  const trials = [kept(1, { front: 700 }), kept(2, { front: 250 })];
+  const take = vi.fn((): string | undefined => 'This lab has no table to take them into.');
+  render(<OverTrials m={m} trials={trials} told={m.outcomes} onNotebook={take} onClose={() => undefined} />);
+  const dialog = within(screen.getByRole('dialog'));
   fireEvent.click(dialog.getByText('Into the notebook'));
   expect(dialog.getByRole('alert').textContent).toMatch(/no table/);
-  expect(container).toBeTruthy();
+  fireEvent.click(dialog.getByText('Into the notebook'));
+  expect(take).toHaveBeenCalledTimes(2);
+});
+
+test('what belongs to the second sled is offered only where there is one', () => {
+  const names = (values: SettingValues) =>
+    channelItems(m, openRun(m.id, { ...initialSettings(m), ...values }, 1).bodies()).map((c) => c.name);
+  expect(names({})).not.toContain('Velocity, second sled');
+  expect(names({ met: 'sled' })).toContain('Velocity, second sled');
 });
 
 test('a table of trials says what is wrong with what it is asked', () => {

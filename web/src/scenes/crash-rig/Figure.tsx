@@ -67,8 +67,8 @@ function Inside({ picture, rule: { k, y } }: { picture: Picture; rule: Ruled }) 
   const wheel = picture.get('wheel.x');
   const dash = picture.get('dash.x');
   const depth = picture.get('bag.depth');
-  const chest = Math.max(wheel - depth, picture.get('chest.x') + (CHEST_DEPTH / 2) * k);
-  const head = Math.max(dash - depth, picture.get('head.x') + HEAD * k);
+  const chest = Math.max(wheel - picture.get('bag.chest'), picture.get('chest.x') + (CHEST_DEPTH / 2) * k);
+  const head = Math.max(dash - picture.get('bag.head'), picture.get('head.x') + HEAD * k);
   const bag =
     `M${wheel} ${y(0.84)}C${chest} ${y(0.78)} ${chest} ${y(0.9)} ${chest} ${y(1.02)}` +
     `S${head} ${y(1.16)} ${head} ${y(1.36)}S${head} ${y(1.56)} ${dash} ${y(1.52)}L${dash} ${y(1.24)}L${wheel} ${y(1.12)}Z`;

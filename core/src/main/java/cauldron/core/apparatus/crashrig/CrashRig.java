@@ -99,7 +99,7 @@ public final class CrashRig extends Apparatus {
     final Body sled = body("sled", "sled");
     final Body chest = body("chest", "chest");
     final Body head = body("head", "head");
-    final Body second = body("second", "second sled");
+    final Body second = body("second", "second sled").when(met, Met.SLED);
     final Ledger work = ledger("work", "Where the energy went");
     final Ledger momentum = ledger("momentum", "Momentum");
 
@@ -200,6 +200,8 @@ public final class CrashRig extends Apparatus {
     final Coordinate wheel = right("wheel");
     final Coordinate dash = right("dash");
     final Coordinate bagDepth = length("bag.depth");
+    final Coordinate bagAtChest = length("bag.chest");
+    final Coordinate bagAtHead = length("bag.head");
     final Coordinate slackNow = length("slack");
     final Flag buckled = flag("buckled");
     final Flag twoSleds = flag("two-sleds");

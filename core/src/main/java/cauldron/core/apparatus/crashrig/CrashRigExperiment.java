@@ -36,11 +36,6 @@ final class CrashRigExperiment extends OdeExperiment {
     private static final double STEP = 5e-4;
     private static final double FINE_STEP = 2e-4;
     private static final double NEAR = 1e-9;
-    /** The zones in their order. */
-    private static final int FRONT = 0;
-    private static final int CABIN = 1;
-    private static final int FRONT_2 = 2;
-    private static final int CABIN_2 = 3;
 
     /** Where a member is, in the state. */
     private interface Pressed {
@@ -64,8 +59,9 @@ final class CrashRigExperiment extends OdeExperiment {
     private final CrushZones zones;
     private final Member crushed;
     private final Restraints held;
-    private final HeadInjury injury = remember(new HeadInjury());
-    private final ChestClip clip = remember(new ChestClip());
+    private final Section section;
+    private final HeadInjury injury = new HeadInjury();
+    private final ChestClip clip = new ChestClip();
     /** When first contact was; NaN before it. */
     private final Register contact = register(Double.NaN);
     private final Register chestMet = register(0);
@@ -92,6 +88,9 @@ final class CrashRigExperiment extends OdeExperiment {
                 s.si(d.secondCabin), Design.ROOM) : new CrushZones(1, own);
         crushed = remember(zones.member());
         held = remember(new Restraints(d, s));
+        section = new Section(d, design, zones, crushed, held, two ? s.si(d.secondLength) : 0);
+        remember(injury.integrals);
+        remember(clip.values);
         delay = s.si(d.delay);
         Approach way = new Approach(d, s);
         startSpeed = way.speed;
@@ -182,7 +181,7 @@ final class CrashRigExperiment extends OdeExperiment {
             contact.set(t);
             sink.event(d.contact, t);
         }
-        if (noted.get() < 1 && zones.crush(FRONT, crushed, s[x1] - s[x2]) >= design.length - NEAR) {
+        if (noted.get() < 1 && zones.crush(CrushZones.FRONT, crushed, s[x1] - s[x2]) >= design.length - NEAR) {
             noted.set(1);
             sink.event(d.usedUp, t);
         }
@@ -211,12 +210,12 @@ final class CrashRigExperiment extends OdeExperiment {
     }
 
     private double intrusion(double[] s) {
-        return zones.crush(CABIN, crushed, s[x1] - s[x2]);
+        return zones.crush(CrushZones.CABIN, crushed, s[x1] - s[x2]);
     }
 
     /** How fast the cabin's front wall comes in, in m/s. */
     private double comingIn(double[] s) {
-        return zones.share(CABIN, crushed) * (s[v1] - s[v2]);
+        return zones.share(CrushZones.CABIN, crushed) * (s[v1] - s[v2]);
     }
 
     private double neck(double[] s) {
@@ -288,7 +287,7 @@ final class CrashRigExperiment extends OdeExperiment {
         out.put(d.velocity, s[v1]);
         out.put(d.acceleration, (-front - chest - head) / mass);
         out.put(d.force, front);
-        out.put(d.crush, zones.crush(FRONT, crushed, c) + front / CrushZones.STIFFNESS);
+        out.put(d.crush, zones.crush(CrushZones.FRONT, crushed, c) + front / CrushZones.STIFFNESS);
         out.put(d.intrusion, in);
         out.put(d.chestVelocity, s[vc]);
         out.put(d.chestAcceleration, (chest + neck(s)) / CHEST);
@@ -303,8 +302,8 @@ final class CrashRigExperiment extends OdeExperiment {
         out.put(d.dashForce, held.dash.force(held.byDash(head(s), in)));
         out.put(d.secondVelocity, two ? s[v2] : Double.NaN);
         out.put(d.secondAcceleration, two ? front / mass2 : Double.NaN);
-        out.put(d.secondCrush, two ? zones.crush(FRONT_2, crushed, c) + front / CrushZones.STIFFNESS : Double.NaN);
-        out.put(d.secondIntrusion, two ? zones.crush(CABIN_2, crushed, c) : Double.NaN);
+        out.put(d.secondCrush, two ? zones.crush(CrushZones.FRONT_2, crushed, c) + front / CrushZones.STIFFNESS : Double.NaN);
+        out.put(d.secondIntrusion, two ? zones.crush(CrushZones.CABIN_2, crushed, c) : Double.NaN);
         energies(out, s);
         double figure = CHEST * s[vc] + HEAD * s[vh];
         double second = two ? mass2 * s[v2] : 0;
@@ -325,9 +324,9 @@ final class CrashRigExperiment extends OdeExperiment {
         double byBelt = held.belt.heat(held.byBelt(chest(s)));
         double byBag = held.heatOfBag(chest(s), head(s), in);
         double inside = held.heatInside(chest(s), head(s), in) + s[neckHeat];
-        double byFront = zones.work(FRONT, crushed, c);
-        double byCabin = zones.work(CABIN, crushed, c) + zones.workBeyond(crushed, c) - s[driven];
-        double bySecond = two ? zones.work(FRONT_2, crushed, c) + zones.work(CABIN_2, crushed, c) : 0;
+        double byFront = zones.work(CrushZones.FRONT, crushed, c);
+        double byCabin = zones.work(CrushZones.CABIN, crushed, c) + zones.workBeyond(crushed, c) - s[driven];
+        double bySecond = two ? zones.work(CrushZones.FRONT_2, crushed, c) + zones.work(CrushZones.CABIN_2, crushed, c) : 0;
         double thermal = byBelt + byBag + inside + byFront + byCabin + bySecond + braked;
         out.put(d.kinetic, kinetic);
         out.put(d.elastic, elastic);
@@ -352,7 +351,7 @@ final class CrashRigExperiment extends OdeExperiment {
         double[] s = state();
         out.put(d.chestMet, chestMet.get());
         out.put(d.headMet, headMet.get());
-        out.put(d.frontCrush, zones.crush(FRONT, crushed, s[x1] - s[x2]));
+        out.put(d.frontCrush, zones.crush(CrushZones.FRONT, crushed, s[x1] - s[x2]));
         out.put(d.pushedIn, intrusion(s));
         out.put(d.lost, startSpeed - s[v1]);
         out.put(d.hardest, hardest.get());
@@ -366,44 +365,11 @@ final class CrashRigExperiment extends OdeExperiment {
     @Override
     public void scene(Scene out) {
         double[] s = state();
-        double c = s[x1] - s[x2];
-        double flex = crushed.force(c) / CrushZones.STIFFNESS;
-        double wall = s[x1] - design.length;
-        double in = intrusion(s);
-        out.put(d.nose, s[x1] - zones.crush(FRONT, crushed, c) - in - flex, NOSE_HEIGHT);
-        out.put(d.bulkhead, wall - in, NOSE_HEIGHT);
-        out.put(d.bulkheadRadius, 0.22);
-        out.put(d.tail, wall - TAIL);
-        out.put(d.seat, wall - SEAT);
-        out.put(d.wheel, wall - in - (SEAT - CHEST_DEPTH - Restraints.TO_WHEEL) + Math.min(0.17,
-                held.wheel.lasting(held.byWheel(chest(s), in))));
-        out.put(d.dash, wall - in - (SEAT - HEAD_DEPTH - Restraints.TO_DASH));
-        out.put(d.chestAt, wall - SEAT + CHEST_DEPTH / 2 + chest(s), CHEST_HEIGHT);
-        out.put(d.headAt, wall - SEAT + HEAD_DEPTH / 2 + head(s), HEAD_HEIGHT);
-        out.put(d.bagDepth, held.bagDepth());
-        out.put(d.slackNow, held.slackLeft(chest(s)));
+        section.draw(out, s[x1], s[x2], chest(s), head(s));
         out.put(d.buckled, settings().on(d.belt));
-        out.put(d.twoSleds, two);
         out.put(d.noRoomLeft, noRoom.isOn());
-        double length2 = settings().si(d.secondLength);
-        double in2 = two ? zones.crush(CABIN_2, crushed, c) : 0;
-        out.put(d.secondNose, two ? s[x2] + zones.crush(FRONT_2, crushed, c) + in2 + flex : 0);
-        out.put(d.secondBulkhead, s[x2] + length2 + in2);
-        out.put(d.secondTail, s[x2] + length2 + TAIL);
-        out.put(d.frontBefore, design.length);
-        out.put(d.secondBefore, two ? length2 : 0);
-        out.put(d.crushArrow, -crushed.force(c), 0);
+        out.put(d.crushArrow, -crushed.force(s[x1] - s[x2]), 0);
         out.put(d.onChest, onChest(s), 0);
         out.put(d.onHead, onHead(s), 0);
     }
-
-    /** How it is laid out, in metres: from the cabin's front wall back to the seat's back and to the tail; depths,
-            heights. */
-    private static final double SEAT = 0.95;
-    private static final double TAIL = 1.9;
-    private static final double CHEST_DEPTH = 0.22;
-    private static final double HEAD_DEPTH = 0.2;
-    private static final double CHEST_HEIGHT = 0.95;
-    private static final double HEAD_HEIGHT = 1.38;
-    private static final double NOSE_HEIGHT = 0.62;
 }

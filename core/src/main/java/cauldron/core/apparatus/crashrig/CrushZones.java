@@ -12,6 +12,11 @@ import java.util.List;
  */
 final class CrushZones {
 
+    /** The zones in their order. */
+    static final int FRONT = 0;
+    static final int CABIN = 1;
+    static final int FRONT_2 = 2;
+    static final int CABIN_2 = 3;
     /** Of a whole sled, in N/m. */
     static final double STIFFNESS = 1e7;
     /** What is left when all that was meant to yield is used up, in newtons; it yields without end. */

@@ -63,6 +63,15 @@ final class Restraints implements Stateful {
         return full ? depth : 0;
     }
 
+    /** How deep the bag still is before the chest, in metres: what was pressed stays flat. */
+    double bagAtChest(double chest, double in) {
+        return full ? Math.max(0, depth - chestIntoBag - bagChest.lasting(byChestBag(chest, in))) : 0;
+    }
+
+    double bagAtHead(double head, double in) {
+        return full ? Math.max(0, depth - headIntoBag - bagHead.lasting(byHeadBag(head, in))) : 0;
+    }
+
     /** How much of the belt's slack is left. */
     double slackLeft(double chest) {
         return Math.max(0, slack - chest);
