@@ -49,7 +49,7 @@ export function TrialsPanel({
   const pair = ticked.map((id) => trials.find((t) => t.id === id)).filter((t) => t !== undefined);
   return (
     <section className="flex h-full flex-col gap-2" aria-label="Trials">
-      <div className="flex items-center justify-between">
+      <div className="flex flex-wrap items-center justify-between gap-1">
         <h2 className="font-bold">Trials</h2>
         <span className="flex gap-1">
           {told.some((o) => o.words.length === 0) && (
