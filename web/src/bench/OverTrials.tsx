@@ -124,7 +124,8 @@ function Points({ table, trials }: { table: TrialTable; trials: KeptTrial[] }) {
       <p className="text-fine text-soft">
         <Symbol text={up.symbol} />, {up.name}, against <Symbol text={along.symbol} />, {along.name}. Numbers are those
         of the trials.
-        {known.length < trials.length && ` ${trials.length - known.length} without both values are left out: not run to the end, perhaps.`}
+        {known.length < trials.length &&
+          ` ${trials.length - known.length} without both values are left out: not run to the end, perhaps.`}
       </p>
     </figure>
   );

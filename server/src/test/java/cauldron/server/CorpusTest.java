@@ -125,7 +125,7 @@ class CorpusTest {
                 if (block instanceof TableBlock table) {
                     DataTable worked = DataTable.of(progress.table(table));
                     List<Object> columns = new ArrayList<>();
-                    columns.add("complete rows: " + Gathered.completeRows(worked));
+                    columns.add("complete rows: " + Gathered.completeRows(worked, table.columns()));
                     for (DataTable.Column c : worked.columns()) {
                         StringBuilder line = new StringBuilder(c.id() + " " + c.symbol() + " / " + c.unit().symbol());
                         line.append(c.trouble() == null ? "" : " (" + c.trouble() + ")").append(":");

@@ -113,11 +113,23 @@ class SlotReaderTest {
     }
 
     @Test
+    void columnsOfOnesOwnMayHaveGaps() {
+        List<Map<String, Object>> asked = List.of(Tree.of("id", "L", "name", "L", "symbol", "L", "unit", "", "kind", "measured"));
+        List<Map<String, Object>> columns = new ArrayList<>(asked);
+        columns.add(Tree.of("id", "own", "name", "seen", "symbol", "seen", "unit", "", "kind", "label"));
+        DataTable table = DataTable.of(Tree.of("columns", columns, "rows", List.of(
+                Tree.of("id", "r1", "cells", Tree.of("L", "1")), Tree.of("id", "r2", "cells", Tree.of("L", "2", "own", "wheel")),
+                Tree.of("id", "r3", "cells", Tree.of("own", "dash")))));
+        assertThat(Gathered.completeRows(table, asked)).isEqualTo(2);
+        assertThat(Gathered.completeRows(table, List.of())).as("where the lab asks for none").isEqualTo(1);
+    }
+
+    @Test
     void neitherConstantsNorTheOrderOfNamesMakesADifference() {
         List<Map<String, Object>> columns = List.of(Tree.of("id", "L", "name", "L", "symbol", "L", "unit", "", "kind", "measured"),
                 Tree.of("id", "g", "name", "g", "symbol", "g", "unit", "", "kind", "constant", "constant", "9.81"));
         List<Object> rows = new ArrayList<>(List.of(Tree.of("id", "r1", "cells", Tree.of("L", "1")), Tree.of("id", "r2", "cells", Tree.of("L", ""))));
-        assertThat(Gathered.completeRows(DataTable.of(Tree.of("columns", columns, "rows", rows)))).isEqualTo(1);
+        assertThat(Gathered.completeRows(DataTable.of(Tree.of("columns", columns, "rows", rows)), List.of())).isEqualTo(1);
         assertThat(BenchBlock.distinct(List.of(Tree.of("a", 1, "b", "x"), Tree.of("b", "x", "a", 1.0), Tree.of("a", 2, "b", "x")))).isEqualTo(2);
     }
 

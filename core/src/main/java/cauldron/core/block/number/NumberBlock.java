@@ -54,7 +54,7 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
             return null;
         }
         TableBlock table = all.block(restsOn, TableBlock.class);
-        int have = Gathered.completeRows(written.worked(table));
+        int have = Gathered.completeRows(written.worked(table), table.columns());
         return have >= table.rows() ? null : "This question opens when “" + table.title() + "” has " + table.rows()
                 + " complete rows. It has " + have + ".";
     }

@@ -4,6 +4,7 @@ import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
 import cauldron.core.block.Written;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,14 +40,22 @@ public final class Gathered {
         return Tree.of("columns", columns, "rows", rows);
     }
 
-    /** Rows in which everything that is typed stands and can be read; what is worked out or constant isn't typed. */
-    public static int completeRows(DataTable table) {
+    /**
+     * Rows in which everything that is typed stands and can be read; what is worked out or constant isn't typed.
+     *
+     * @param asked the columns that the lab asks for; one that a student, or a run's table, has added may have gaps. Where
+     *              the lab asks for none, all count
+     */
+    public static int completeRows(DataTable table, List<Map<String, Object>> asked) {
+        Set<String> counting = new HashSet<>();
+        asked.forEach(column -> counting.add(Tree.text(column, "id", "")));
         int complete = 0;
         int rows = table.columns().isEmpty() ? 0 : table.columns().get(0).values().length;
         for (int row = 0; row < rows; row++) {
             boolean full = true;
             for (DataTable.Column column : table.columns()) {
-                full &= !column.byHand() || !column.text(row).isBlank() && column.troubles()[row] == null;
+                boolean counts = counting.isEmpty() || counting.contains(column.id());
+                full &= !counts || !column.byHand() || !column.text(row).isBlank() && column.troubles()[row] == null;
             }
             complete += full ? 1 : 0;
         }

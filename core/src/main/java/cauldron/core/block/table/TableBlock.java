@@ -29,13 +29,13 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
     @Override
     public String lack(Written written) {
         DataTable table = written.worked(this);
-        int have = Gathered.completeRows(table);
+        int have = Gathered.completeRows(table, columns);
         return have < rows ? have + " of " + rows + " rows complete" : unitsAsked ? Gathered.unitLack(table) : null;
     }
 
     @Override
     public String counted(Written written) {
-        return Gathered.completeRows(written.worked(this)) + " of " + rows + " rows";
+        return Gathered.completeRows(written.worked(this), columns) + " of " + rows + " rows";
     }
 
     @Override
