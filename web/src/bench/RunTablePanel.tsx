@@ -17,13 +17,18 @@ interface Props {
   m: Manifest;
   run: Run;
   playing: boolean;
-  /** Channels and outcomes that may be taken; without it, all. */
+  /** Channels, outcomes and profiles that may be taken; without it, all. */
   allowed?: string[];
   /** Events at which there are rows at first; without it, as the apparatus suggests. */
   at?: string[];
   onSeek: (time: number) => void;
   /** Brings the table into the notebook, where there is one; answers what stands against it. */
   onNotebook?: (table: RunTable) => string | undefined;
+}
+
+/** How rows are made, as one of the ways offered. */
+function wayOf(plan: TablePlan) {
+  return plan.rows === 'profile' ? `profile:${plan.profile}` : plan.rows;
 }
 
 function firstPlan(m: Manifest, allowed: string[] | undefined, at: string[]): TablePlan {
@@ -35,6 +40,7 @@ function firstPlan(m: Manifest, allowed: string[] | undefined, at: string[]): Ta
     events: at.length ? at : m.events.map((e) => e.id),
     channels: plain.slice(0, allowed ? 12 : 4).map((c) => c.id),
     outcomes: allowed ? m.outcomes.filter((o) => may(o.id)).map((o) => o.id) : [],
+    profile: '',
   };
 }
 
@@ -49,7 +55,9 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
   const head = run.head();
   const actions = run.head() > 0 ? run.actionsDone() : 0;
   // While it runs the rows stay: they are made when it rests.
-  const key = playing ? 'playing' : JSON.stringify([plan, head, actions, bodies, run.time() === head]);
+  const key = playing
+    ? 'playing'
+    : JSON.stringify([plan, head, actions, bodies, plan.rows === 'profile' ? run.time() : run.time() === head]);
   const kept = useRef<{ key: string; run: Run; table: RunTable | null; error?: string }>({ key: '', run, table: null });
   const made = useMemo(() => {
     if (playing && kept.current.run === run) return kept.current;
@@ -57,11 +65,15 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
     kept.current = 'error' in answer ? { key, run, table: null, error: answer.error } : { key, run, table: answer };
     return kept.current;
   }, [key, run]); // eslint-disable-line react-hooks/exhaustive-deps
-  const setRows = (rows: string) => setPlan({ ...plan, rows: rows as TablePlan['rows'] });
+  const setRows = (way: string) => {
+    const [rows, profile = ''] = way.split(':');
+    setPlan({ ...plan, rows: rows as TablePlan['rows'], profile });
+  };
   const ways = [
     ...(m.clock === 'steps' ? [] : [{ id: 'interval', name: 'at an interval' }]),
     ...(m.clock !== 'steps' && m.events.length ? [{ id: 'events', name: 'at events' }] : []),
     { id: 'actions', name: 'at each thing done' },
+    ...m.profiles.filter((p) => may(p.id)).map((p) => ({ id: `profile:${p.id}`, name: `${p.name}, now` })),
   ];
   const take = (table: RunTable) => {
     const trouble = onNotebook!(table);
@@ -84,7 +96,7 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
     <section className="flex min-h-0 flex-col" aria-label="Run table">
       <header className="flex flex-wrap items-center gap-2 px-3 py-1.5 text-fine">
         <b>Run table</b>
-        {ways.length > 1 && <Select label="Rows" value={plan.rows} onChange={setRows} options={ways} />}
+        {ways.length > 1 && <Select label="Rows" value={wayOf(plan)} onChange={setRows} options={ways} />}
         {plan.rows === 'interval' && (
           <label className="flex items-center gap-1">
             every
@@ -108,18 +120,20 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
             onChange={(events) => setPlan({ ...plan, events })}
           />
         )}
-        <ShowMenu
-          trigger={<Button small>Columns</Button>}
-          items={named}
-          chosen={[...plan.channels, ...plan.outcomes]}
-          onChange={(ids) =>
-            setPlan({
-              ...plan,
-              channels: ids.filter((id) => m.channels.some((c) => c.id === id)),
-              outcomes: ids.filter((id) => m.outcomes.some((o) => o.id === id)),
-            })
-          }
-        />
+        {plan.rows !== 'profile' && (
+          <ShowMenu
+            trigger={<Button small>Columns</Button>}
+            items={named}
+            chosen={[...plan.channels, ...plan.outcomes]}
+            onChange={(ids) =>
+              setPlan({
+                ...plan,
+                channels: ids.filter((id) => m.channels.some((c) => c.id === id)),
+                outcomes: ids.filter((id) => m.outcomes.some((o) => o.id === id)),
+              })
+            }
+          />
+        )}
         <span className="ml-auto flex gap-1.5">
           {onNotebook && (
             <Button small kind="main" disabled={!made.table?.rows.length} onClick={() => take(made.table!)}>

@@ -1,6 +1,13 @@
 import { RotateCcw } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
-import { printShort, type AmountSetting, type Manifest, type Setting, type SettingValue } from '../core';
+import {
+  printShort,
+  type AmountSetting,
+  type Manifest,
+  type Setting,
+  type SettingValue,
+  type SettingValues,
+} from '../core';
 import { checkSetting } from '../core/models';
 import { Select, Slider, Symbol, Toggle } from '../ui';
 
@@ -15,12 +22,14 @@ interface Props {
   onChange: (v: SettingValue) => void;
   /** Told before its name, for one of many alike. */
   of?: string;
+  /** The settings it stands among, which may bound it. */
+  among?: SettingValues;
   /** What it will bring about, where that is told. */
   told?: { share?: number; words?: string };
 }
 
 /** One setting as the manifest declares it: slider and typed value, choice, switch. */
-export function SettingField({ m, owner = '', s, value, onChange, of, told }: Props) {
+export function SettingField({ m, owner = '', s, value, onChange, of, among, told }: Props) {
   const name = of ? `${s.name}, ${of}` : s.name;
   if (s.type === 'switch') return <Toggle label={name} checked={value === true} onChange={onChange} />;
   if (s.type === 'choice') {
@@ -33,7 +42,7 @@ export function SettingField({ m, owner = '', s, value, onChange, of, told }: Pr
       </div>
     );
   }
-  return <Amount {...{ m, owner, s, name, told, onChange }} value={value as number} />;
+  return <Amount {...{ m, owner, s, name, among, told, onChange }} value={value as number} />;
 }
 
 interface TypedProps {
@@ -41,6 +50,7 @@ interface TypedProps {
   owner: string;
   s: AmountSetting;
   value: number;
+  among?: SettingValues;
   onChange: (v: number) => void;
   id: string;
   label?: string;
@@ -49,7 +59,7 @@ interface TypedProps {
 }
 
 /** An amount that is typed, with its unit or without; a bad one stays to be mended. */
-export function TypedAmount({ m, owner, s, value, onChange, id, label, onError, invalid }: TypedProps) {
+export function TypedAmount({ m, owner, s, value, among, onChange, id, label, onError, invalid }: TypedProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [was, setWas] = useState(value);
   if (was !== value) {
@@ -59,7 +69,7 @@ export function TypedAmount({ m, owner, s, value, onChange, id, label, onError, 
   useEffect(() => onError(null), [value]); // eslint-disable-line react-hooks/exhaustive-deps
   const take = () => {
     if (typed === null) return;
-    const answer = checkSetting(m.id, owner, s.id, typed);
+    const answer = checkSetting(m.id, owner, s.id, typed, among);
     if ('error' in answer) {
       onError(answer.error);
     } else {
@@ -89,6 +99,11 @@ export function TypedAmount({ m, owner, s, value, onChange, id, label, onError, 
   );
 }
 
+/** The highest it can be set to now. */
+function highest(s: AmountSetting, among?: SettingValues) {
+  return among && s.noMoreThan ? Math.min(s.max, among[s.noMoreThan] as number) : s.max;
+}
+
 function Amount({
   m,
   owner,
@@ -96,6 +111,7 @@ function Amount({
   name,
   value,
   onChange,
+  among,
   told,
 }: {
   m: Manifest;
@@ -104,6 +120,7 @@ function Amount({
   name: string;
   value: number;
   onChange: (v: number) => void;
+  among?: SettingValues;
   told?: Props['told'];
 }) {
   const id = useId();
@@ -115,7 +132,7 @@ function Amount({
           {name}, <Symbol text={s.symbol} />
         </label>
         <span className="flex items-center gap-1">
-          <TypedAmount {...{ m, owner, s, value, onChange, id }} onError={setError} invalid={!!error} />
+          <TypedAmount {...{ m, owner, s, value, among, onChange, id }} onError={setError} invalid={!!error} />
           <span className="w-12 text-fine text-soft">{s.unit}</span>
         </span>
       </div>
@@ -125,7 +142,7 @@ function Amount({
           className="flex-1"
           value={value}
           min={s.min}
-          max={s.max}
+          max={highest(s, among)}
           step={s.step}
           onChange={onChange}
           valueText={`${printShort(value)} ${s.unit}`}

@@ -43,6 +43,7 @@ function PanelNow({ m, values, onChange, only, lying }: Props) {
         m={m}
         s={s}
         value={values[s.id]}
+        among={values}
         onChange={(v) => onChange(s.id, v)}
         told={s.type === 'amount' && s.forecast ? forecast(m.id, s.id, values) : undefined}
       />

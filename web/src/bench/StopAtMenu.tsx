@@ -32,7 +32,7 @@ export const StopAtMenu = memo(function StopAtMenu({
   const longest = 3600 * m.speed * m.timePerSi;
   const go = (backwards: boolean) => {
     const number = Number(value.replace(',', '.').replace('−', '-'));
-    if (!Number.isFinite(number) || value.trim() === '') {
+    if (type !== 'outcome' && (!Number.isFinite(number) || value.trim() === '')) {
       setError('Type a number');
     } else if (type === 'event' && !(Number.isInteger(number) && number >= 1 && number <= 1000)) {
       setError('Which one: a whole number from 1 to 1000');
@@ -44,7 +44,9 @@ export const StopAtMenu = memo(function StopAtMenu({
           ? { type, event: id, count: number }
           : type === 'time'
             ? { type, time: number }
-            : { type: 'crossing', channel: id, value: number },
+            : type === 'outcome'
+              ? { type, outcome: id }
+              : { type: 'crossing', channel: id, value: number },
         backwards,
       );
       setError(problem);
@@ -74,6 +76,11 @@ export const StopAtMenu = memo(function StopAtMenu({
                 </option>
               ))}
               <option value="time:t">a time</option>
+              {m.outcomes.map((o) => (
+                <option key={o.id} value={`outcome:${o.id}`}>
+                  {o.name} is settled
+                </option>
+              ))}
               {channelItems(m, JSON.parse(bodies) as string[]).map((c) => (
                 <option key={c.id} value={`crossing:${c.id}`}>
                   {c.name} =
@@ -81,7 +88,7 @@ export const StopAtMenu = memo(function StopAtMenu({
               ))}
             </select>
           </label>
-          <label className="flex items-center gap-2 text-fine">
+          <label className="flex items-center gap-2 text-fine" hidden={type === 'outcome'}>
             {type === 'event' ? 'Which one, counted from now' : type === 'time' ? 't =' : `${channel?.symbol} =`}
             <input
               className={`${inputClass} mono w-24`}

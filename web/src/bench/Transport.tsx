@@ -19,6 +19,15 @@ const SPEEDS: [number, string][] = [
   [2, '2'],
   [4, '4'],
   [8, '8'],
+  [16, '16'],
+  [32, '32'],
+  [64, '64'],
+  [128, '128'],
+  [256, '256'],
+  [512, '512'],
+  [1024, '1024'],
+  [2048, '2048'],
+  [4096, '4096'],
 ];
 
 interface Hands {
@@ -223,7 +232,7 @@ export function Transport({
           hideLabel={compact}
           value={String(live.speed)}
           onChange={(v) => live.setSpeed(Number(v))}
-          options={SPEEDS.map(([s, name]) => ({ id: String(s), name: `${name}×` }))}
+          options={SPEEDS.filter(([s]) => s <= m.fastest).map(([s, name]) => ({ id: String(s), name: `${name}×` }))}
         />
         <StopAtMenu m={m} bodies={JSON.stringify(run.bodies())} onStopAt={live.stopAt} begun={begun} />
         {children}

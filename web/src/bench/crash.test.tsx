@@ -65,6 +65,20 @@ test('what a run came to is told once it is settled, words as words, and only wh
   expect(screen.getAllByRole('definition')).toHaveLength(1);
 });
 
+test('a run stops where an outcome is settled, and is told so', () => {
+  const run = openRun(m.id, initialSettings(m), 1);
+  const last = m.outcomes.length - 1;
+  expect(run.stopAt({ type: 'outcome', outcome: 'nothing' }).error).toMatch(/no outcome/);
+  expect(run.stopAt({ type: 'outcome', outcome: m.outcomes[last].id })).toEqual({});
+  expect(run.advance(0.001)).toBe(false);
+  expect(run.outcomes()[last]).toBeNaN();
+  expect(run.advance(10)).toBe(true);
+  expect(run.outcomes()[last]).not.toBeNaN();
+  const settled = run.time();
+  run.seek(settled - 1e-6);
+  expect(run.outcomes()[last]).toBeNaN();
+});
+
 test('all trials in a table and as points, and into the notebook with their origin', () => {
   const trials = [kept(1, { front: 700 }), kept(2, { front: 250 }), kept(3, { front: 250, bag: true })];
   const take = vi.fn((): string | undefined => undefined);

@@ -66,6 +66,17 @@ test("what may be taken is the lab's choice, with rows at its events, and brough
   expect(screen.getByRole('alert').textContent).toMatch(/at most 20000/);
 });
 
+test('a curve of this instant is rows, and follows the moment shown', () => {
+  const run = rolled(1);
+  render(<RunTablePanel m={rails} run={run} playing={false} onSeek={() => undefined} />);
+  const [profile] = rails.profiles;
+  fireEvent.change(screen.getByLabelText('Rows'), { target: { value: `profile:${profile.id}` } });
+  expect(heads()).toContain(`${profile.along.symbol} / ${profile.along.unit}`);
+  expect(screen.queryByText('Columns')).toBeNull();
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect(screen.getByText('CSV').closest('button')!.disabled).toBe(false);
+});
+
 test('the time line of steps says what was done, and goes back and forward over it', () => {
   const run = openRun(tower.id, initialSettings(tower), 1);
   run.act({ type: 'perform', act: 'place', with: { load: '1', onto: '2', by: 'hoist', at: 2 } });

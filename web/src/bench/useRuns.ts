@@ -4,6 +4,8 @@ import { openRun, replay } from '../core/models';
 
 /** Longest stretch of wall time that one frame makes up for, so that a hidden tab doesn't leap ahead. */
 const LONGEST_FRAME = 0.1;
+/** Wall time a frame gives to computing when it is shown faster than it can be computed, in ms. */
+const AT_MOST = 14;
 
 /** A run and the settings that rule at the moment shown; in the past, those of then. */
 export interface Side {
@@ -19,6 +21,22 @@ interface Kept {
 export interface Loop {
   from: number;
   to: number;
+}
+
+/**
+ * All go on by so many model seconds, or less far where computing them takes longer than a frame has: at thousands of
+ * times true speed they are then shown as fast as they can be. Answers the time at which one came to where it should
+ * stop, or −1.
+ */
+function advance(runs: Run[], seconds: number, trueSpeed: number) {
+  const slice = LONGEST_FRAME * trueSpeed;
+  const began = performance.now();
+  for (let left = seconds; left > 0; left -= slice) {
+    const stopped = runs.filter((run) => run.advance(Math.min(left, slice)));
+    if (stopped.length) return stopped.at(-1)!.time();
+    if (runs.every((run) => run.isOver()) || performance.now() - began > AT_MOST) break;
+  }
+  return -1;
 }
 
 /**
@@ -46,10 +64,11 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
       const seconds = Math.min(LONGEST_FRAME, Math.max(0, (now - last) / 1000)) * speed * m.speed;
       last = now;
       const around = loopNow.current;
-      let at = -1;
-      for (const s of sides.current) {
-        if (s.run.advance(seconds)) at = s.run.time();
-      }
+      const at = advance(
+        sides.current.map((s) => s.run),
+        seconds,
+        m.speed,
+      );
       if (at >= 0) {
         // The one that came to its place tells the other where to wait. No further frame: it would run past
         // the place before React has heard of the stop.

@@ -15,8 +15,15 @@ import type {
 } from './types';
 
 /** `owner`: empty for the apparatus itself, else the id of its list or its act. */
-export function checkSetting(apparatus: string, owner: string, setting: string, value: SettingValue) {
-  return door.checkSetting(apparatus, owner, setting, value) as { value: SettingValue } | Failure;
+export function checkSetting(
+  apparatus: string,
+  owner: string,
+  setting: string,
+  value: SettingValue,
+  /** The settings it stands among, which may bound it. */
+  among: SettingValues = {},
+) {
+  return door.checkSetting(apparatus, owner, setting, value, among) as { value: SettingValue } | Failure;
 }
 /** What a setting will bring about: from 0, hardly to be seen, to 1, it decides everything; and in words. */
 export function forecast(apparatus: string, setting: string, values: SettingValues) {

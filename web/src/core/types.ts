@@ -47,18 +47,21 @@ export type Action =
 export type StopAt =
   | { type: 'time'; time: number }
   | { type: 'event'; event: string; count: number }
-  | { type: 'crossing'; channel: string; value: number };
+  | { type: 'crossing'; channel: string; value: number }
+  | { type: 'outcome'; outcome: string };
 export interface Failure {
   error: string;
 }
 /** When a row of a run table is made, and what stands in it. */
 export interface TablePlan {
-  rows: 'interval' | 'events' | 'actions';
+  rows: 'interval' | 'events' | 'actions' | 'profile';
   /** In the manifest's unit of time. */
   interval: number;
   events: string[];
   channels: string[];
   outcomes: string[];
+  /** The curve whose points are rows. */
+  profile: string;
 }
 /** A run as rows. */
 export interface RunTable {

@@ -50,7 +50,7 @@ export function FilmBench({
 }: Props) {
   const {
     m,
-    scene: { Drawing },
+    scene: { Drawing, paint },
   } = useApparatus(block.apparatus);
   const { view, placing } = place;
   const frame = Math.min(place.frame, film.last);
@@ -78,7 +78,12 @@ export function FilmBench({
         </Tray>
       )}
       <div className="relative flex min-h-0 flex-1">
-        <Stage picture={picture} label={`Recording: ${title}, ${name}`} className="flex-1">
+        <Stage
+          picture={picture}
+          label={`Recording: ${title}, ${name}`}
+          className="flex-1"
+          under={paint && picture.crowd ? (ctx, pixel) => paint(ctx, picture, NO_LAYERS, pixel) : undefined}
+        >
           <g id="film-content">
             <Drawing picture={picture} layers={NO_LAYERS} view={view} />
           </g>

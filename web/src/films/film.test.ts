@@ -28,6 +28,26 @@ test('a line of a film is drawn through the points it has in the frame', () => {
   expect(film.picture(0, manifest).curve('other')).toBe('');
 });
 
+test('the bodies of a crowd are where a frame has them, in metres of the picture', () => {
+  const header = {
+    rate: 60,
+    frames: 2,
+    width: 1000,
+    height: 700,
+    scale: 500,
+    fineness: 32,
+    still: { 'crowd:0.x': 16000, 'crowd:0.y': 0 },
+    moving: ['crowd:1.x', 'crowd:1.y'],
+    lines: { crowd: 2 },
+    kinds: [0, 1],
+  };
+  const film = new Film(header, Int16Array.from([-32768, -32768, 8000, 22400]));
+  expect(film.picture(0, manifest).crowd).toMatchObject({ count: 1, left: 0, top: 1.4 });
+  const { values, count } = film.picture(1, manifest).crowd!;
+  expect(count).toBe(2);
+  expect([...values]).toEqual([1, 1.4, 0, 0.5, 0, 1]);
+});
+
 test('reads header and frames, still and moving, in picture elements', () => {
   const header = JSON.stringify({
     rate: 120,

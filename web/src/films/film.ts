@@ -14,6 +14,8 @@ interface Header {
   moving: string[];
   /** How many points each line has. */
   lines?: Record<string, number>;
+  /** The kind of each body of a crowd, whose places are the line `crowd`. */
+  kinds?: number[];
 }
 
 /** Stands where a line has no further point. */
@@ -43,16 +45,23 @@ export class Film {
 
   /** The picture of a frame. */
   picture(frame: number, m: Manifest): Picture {
-    const { width, height, scale, fineness, still, moving, lines = {} } = this.header;
+    const { width, height, scale, fineness, still, moving, lines = {}, kinds = [] } = this.header;
     const flags = new Set(m.scene.filter((f) => f.kind === 'flag').map((f) => f.id));
     const raw = (field: string) => {
       const i = moving.indexOf(field);
       return i < 0 ? still[field] : this.body[frame * moving.length + i];
     };
+    const bodies = kinds.flatMap((kind, k) => {
+      const [x, y] = [raw(`crowd:${k}.x`), raw(`crowd:${k}.y`)];
+      return x === NOTHING ? [] : [x / fineness / scale, (height - y / fineness) / scale, kind];
+    });
     return {
       width,
       height,
       scale,
+      ...(kinds.length && {
+        crowd: { values: Float64Array.from(bodies), count: bodies.length / 3, left: 0, top: height / scale },
+      }),
       curve: (id) => {
         let path = '';
         for (let k = 0; k < (lines[id] ?? 0); k++) {

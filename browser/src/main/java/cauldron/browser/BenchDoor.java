@@ -1,15 +1,18 @@
 package cauldron.browser;
 
 import cauldron.core.Tree;
+import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
-import cauldron.core.inventory.Inventory;
 import cauldron.core.apparatus.Forecast;
 import cauldron.core.apparatus.Items;
+import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.TrialTable;
 import cauldron.core.apparatus.gascylinder.Discs;
+import cauldron.core.inventory.Inventory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -35,11 +38,18 @@ public final class BenchDoor {
      * Checks a typed setting: {@code {value}} or {@code {error}}.
      *
      * @param owner empty for the apparatus itself, else the id of its list or its act
+     * @param among the settings it stands among
      */
     @JSExport
-    public static JSObject checkSetting(String apparatus, String owner, String setting, JSObject value) {
-        return Trees.guarded(() -> Tree.of("value",
-                Inventory.get(apparatus).manifest().settingOf(owner, setting).check(Trees.fromJs(value))));
+    public static JSObject checkSetting(String apparatus, String owner, String setting, JSObject value, JSObject among) {
+        return Trees.guarded(() -> {
+            Manifest m = Inventory.get(apparatus).manifest();
+            Setting wanted = m.settingOf(owner, setting);
+            Object read = Trees.fromJs(value);
+            // What others bound is bounded by those that stand beside it.
+            return Tree.of("value", owner.isEmpty() && wanted instanceof Amount
+                    ? ((Amount) wanted).check(read, Settings.of(m, Trees.mapFromJs(among))) : wanted.check(read));
+        });
     }
 
     /** What a setting will bring about: {@code {share, words}}, or empty where nothing is told. */

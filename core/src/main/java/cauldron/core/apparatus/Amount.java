@@ -18,6 +18,7 @@ public final class Amount extends Setting {
     private Double first;
     private String note = "";
     private boolean forecast;
+    private Amount ceiling;
     private double factor;
     /** How many of its unit make one of SI, where that is a whole number; else 0. */
     private double perSi;
@@ -62,6 +63,16 @@ public final class Amount extends Setting {
     public Amount forecast() {
         stillOpen();
         forecast = true;
+        return this;
+    }
+
+    /**
+     * It is never more than another setting, declared above it in the same unit: a parachute doesn't open above the place
+     * it is dropped from. Where the other one comes down, it comes down with it.
+     */
+    public Amount noMoreThan(Amount other) {
+        stillOpen();
+        ceiling = other;
         return this;
     }
 
@@ -119,6 +130,31 @@ public final class Amount extends Setting {
         return first == null ? (Double) min : first;
     }
 
+    /** The value it takes among others: its own, or the highest that they allow. */
+    double among(double own, Object[] values) {
+        return ceiling == null ? own : Math.min(own, (Double) values[ceiling.index()]);
+    }
+
+    /** What it can't be more than; null where nothing but its range bounds it. */
+    Amount ceiling() {
+        return ceiling;
+    }
+
+    /**
+     * Checks a value among the others that rule, which may bound it more closely than its range does.
+     *
+     * @throws SettingException naming this setting and what it can take with them
+     */
+    public Object check(Object value, Settings now) {
+        double number = (Double) check(value);
+        if (ceiling != null && number > (Double) now.kept(ceiling)) {
+            throw new SettingException(id(), name() + ": can't be " + print(number) + " while " + ceiling.name()
+                    + " is " + ceiling.print((Double) now.kept(ceiling)) + ". Allowed: " + Numbers.printShort(min) + " to "
+                    + ceiling.print((Double) now.kept(ceiling)));
+        }
+        return number;
+    }
+
     /** A value in SI, from one in its unit. */
     double si(double own) {
         // Division by a whole number is rounded once: 70 g are 0.07 kg, not 0.07 and a bit.
@@ -150,6 +186,12 @@ public final class Amount extends Setting {
         }
         if (!(step > 0)) {
             faults.add(this, "needs a step above 0");
+        }
+        if (ceiling != null && !ceiling.unit().equals(unit)) {
+            faults.add(this, "is bounded by a setting in another unit");
+        }
+        if (ceiling != null && min > ceiling.min()) {
+            faults.add(this, "can't come down as far as what bounds it");
         }
         if (whole && (initial() != Math.rint(initial()) || step != Math.rint(step))) {
             faults.add(this, "is a count, but begins or steps between whole numbers");
@@ -223,6 +265,6 @@ public final class Amount extends Setting {
         return Tree.of("type", "amount", "id", id(), "symbol", symbol, "name", name(), "unit", unit, "min", min,
                 "max", max, "step", step, "initial", initial(), "whole", whole, "group", group(), "live", isLive(),
                 "shownWhen", shownWhen(), "note", note, "forecast",
-                forecast);
+                forecast, "noMoreThan", ceiling == null ? "" : ceiling.id());
     }
 }

@@ -18,6 +18,7 @@ public abstract class Apparatus extends Declaration {
     private List<String> topics = List.of();
     private double interval = 1.0 / 60;
     private double speed = 1;
+    private double fastest = 8;
     private String timeUnit = "s";
     private Clock clock = Clock.CONTINUOUS;
     private final Portrait portrait = new Portrait(this);
@@ -56,6 +57,11 @@ public abstract class Apparatus extends Declaration {
         timeUnit = unit;
     }
 
+    /** The highest speed at which it can usefully be shown, as a multiple of speed 1; 8 unless said. */
+    protected final void upToSpeed(double most) {
+        fastest = most;
+    }
+
     /** It has no time: its time line is the list of what was done, and each moment on it a state in between. */
     protected final void steps() {
         clock = Clock.STEPS;
@@ -71,7 +77,7 @@ public abstract class Apparatus extends Declaration {
     public final Manifest manifest() {
         if (manifest == null) {
             Manifest closed = new Manifest(id, modelVersion, name, summary, topics, clock, interval,
-                    speed, timeUnit, List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
+                    speed, fastest, timeUnit, List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
                     List.copyOf(views), List.copyOf(scene), List.copyOf(curves), List.copyOf(handles), List.copyOf(acts), List.copyOf(layers),
                     List.copyOf(bodies), List.copyOf(ledgers), List.copyOf(outcomes), List.copyOf(profiles), List.copyOf(forces),
                     List.copyOf(tray), hooks, List.copyOf(slips));

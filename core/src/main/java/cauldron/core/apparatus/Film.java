@@ -18,10 +18,11 @@ import java.util.Map;
  * @param still  fields that are the same in all frames, by id
  * @param moving ids of the fields in {@code body}
  * @param lines  how many points each line has, by id; they are fields like others, {@code outline:3.x}
+ * @param kinds  the kind of each body of a crowd; their places are the line {@code crowd}
  * @param body   value of each moving field, frame by frame, in 1/32 of a picture element; flags 0 or 1
  */
 public record Film(double rate, int frames, int width, int height, double scale, Map<String, Object> still,
-                   List<String> moving, Map<String, Object> lines, short[] body) {
+                   List<String> moving, Map<String, Object> lines, double[] kinds, short[] body) {
 
     /** Parts of a picture element that places are rounded to. */
     public static final int FINENESS = 32;
@@ -45,7 +46,12 @@ public record Film(double rate, int frames, int width, int height, double scale,
         List<SceneField> fields = run.manifest().scene();
         short[][] all = new short[fields.size()][frames];
         List<FilmedLine> lines = new ArrayList<>();
-        run.manifest().curves().stream().filter(SceneCurve::isFilmed).forEach(c -> lines.add(new FilmedLine(c)));
+        List<SceneCurve> curves = new ArrayList<>();
+        run.manifest().curves().stream().filter(SceneCurve::isFilmed).forEach(c -> {
+            curves.add(c);
+            lines.add(new FilmedLine(c.id()));
+        });
+        FilmedCrowd crowd = run.crowdSize() > 0 ? new FilmedCrowd(run.crowdSize()) : null;
         int nextAction = 0;
         for (int f = 0; f < frames; f++) {
             double time = f / rate;
@@ -60,9 +66,15 @@ public record Film(double rate, int frames, int width, int height, double scale,
             for (int i = 0; i < all.length; i++) {
                 all[i][f] = picture(fields.get(i).kind(), run.scene().of(fields.get(i)), frame, scale);
             }
-            for (FilmedLine line : lines) {
-                line.take(run.scene(), frame, scale);
+            for (int i = 0; i < lines.size(); i++) {
+                lines.get(i).take(run.scene().of(curves.get(i)), frame, scale);
             }
+            if (crowd != null) {
+                crowd.take(run, frame, scale);
+            }
+        }
+        if (crowd != null) {
+            lines.add(crowd.places());
         }
         Map<String, Object> still = Tree.of();
         List<String> moving = new ArrayList<>();
@@ -86,7 +98,8 @@ public record Film(double rate, int frames, int width, int height, double scale,
                 body[f * moving.size() + i] = bodies.get(i)[f];
             }
         }
-        return new Film(rate, frames, width, height, scale, still, moving, counts, body);
+        return new Film(rate, frames, width, height, scale, still, moving, counts,
+                crowd == null ? new double[0] : crowd.kinds(), body);
     }
 
     private static void part(String id, short[] values, Map<String, Object> still, List<String> moving,
@@ -136,6 +149,7 @@ public record Film(double rate, int frames, int width, int height, double scale,
     /** All but the body. */
     public Map<String, Object> header() {
         return Tree.of("rate", rate, "frames", (double) frames, "width", (double) width, "height", (double) height,
-                "scale", scale, "fineness", (double) FINENESS, "still", still, "moving", moving, "lines", lines);
+                "scale", scale, "fineness", (double) FINENESS, "still", still, "moving", moving, "lines", lines,
+                "kinds", kinds);
     }
 }

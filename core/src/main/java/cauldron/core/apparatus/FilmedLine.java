@@ -15,17 +15,16 @@ final class FilmedLine {
     /** A longer line is thinned evenly, its ends kept: it would make a film too large to send. */
     static final int MOST_POINTS = 120;
 
-    private final SceneCurve curve;
+    private final String id;
     private final List<short[]> frames = new ArrayList<>();
     private int most;
 
-    FilmedLine(SceneCurve curve) {
-        this.curve = curve;
+    FilmedLine(String id) {
+        this.id = id;
     }
 
     /** Takes one more frame. */
-    void take(Scene scene, Frame frame, double scale) {
-        double[] points = scene.of(curve);
+    void take(double[] points, Frame frame, double scale) {
         int there = points.length / 2;
         int kept = Math.min(there, MOST_POINTS);
         short[] places = new short[2 * kept];
@@ -45,7 +44,7 @@ final class FilmedLine {
 
     /** What the place of a point is called among a film's fields: {@code outline:3.x}. */
     String field(int point, boolean up) {
-        return curve.id() + ":" + point + (up ? ".y" : ".x");
+        return id + ":" + point + (up ? ".y" : ".x");
     }
 
     /** The place of a point in all frames. */
@@ -60,6 +59,6 @@ final class FilmedLine {
     }
 
     String id() {
-        return curve.id();
+        return id;
     }
 }

@@ -16,6 +16,7 @@ import java.util.function.Function;
  * @param clock         what kind of time it has
  * @param interval      seconds of model time between samples of the channels
  * @param speed         model seconds for each second on the wall at speed 1
+ * @param fastest       the highest speed it can usefully be shown at, as a multiple of speed 1
  * @param timeUnit      unit in which its time is shown
  * @param scene         what a drawing needs, in order
  * @param curves        lines of the scene
@@ -31,7 +32,7 @@ import java.util.function.Function;
  * @param slips         what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
-                       Clock clock, double interval, double speed, String timeUnit, List<Setting> settings, List<Channel> channels,
+                       Clock clock, double interval, double speed, double fastest, String timeUnit, List<Setting> settings, List<Channel> channels,
                        List<Distribution> distributions, List<Event> events, List<View> views, List<SceneField> scene,
                        List<SceneCurve> curves, List<Handle> handles, List<Act> acts, List<Layer> layers, List<Body> bodies,
                        List<Ledger> ledgers, List<Outcome> outcomes, List<Profile> profiles,
@@ -65,6 +66,12 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         for (Setting setting : settings) {
             if (setting.condition() != null) {
                 setting.condition().check(setting, this, faults);
+            }
+        }
+        for (int i = 0; i < settings.size(); i++) {
+            if (settings.get(i) instanceof Amount amount && amount.ceiling() != null
+                    && !settings.subList(0, i).contains(amount.ceiling())) {
+                faults.add(amount, "is bounded by a setting that isn't declared above it");
             }
         }
         channels.forEach(c -> c.check(this, faults));
@@ -108,8 +115,8 @@ public record Manifest(String id, int modelVersion, String name, String summary,
     }
 
     private void checkWhole(Faults faults) {
-        if (!(interval > 0) || !(speed > 0)) {
-            faults.add("time: interval and speed must be above 0");
+        if (!(interval > 0) || !(speed > 0) || !(fastest >= 1)) {
+            faults.add("time: interval and speed must be above 0, the fastest speed at least 1");
         }
         try {
             Units.parse(timeUnit);
@@ -239,7 +246,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         List<Object> i = new ArrayList<>();
         instruments.forEach(x -> i.add(x.toTree(hooks.containsKey(x.id()) ? hooks.get(x.id()).id() : "")));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
-                topics, "clock", clock.inWords(), "interval", interval, "speed", speed, "timeUnit", timeUnit,
+                topics, "clock", clock.inWords(), "interval", interval, "speed", speed, "fastest", fastest, "timeUnit", timeUnit,
                 "timePerSi", 1 / Units.parse(timeUnit).factor(), "settings", trees(settings, Setting::toTree),
                 "channels", trees(channels, Channel::toTree), "distributions", trees(distributions, Distribution::toTree),
                 "events", names(events), "views", names(views), "scene", trees(scene, SceneField::toTree), "curves",

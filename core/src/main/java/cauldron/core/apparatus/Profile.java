@@ -49,6 +49,14 @@ public final class Profile extends Declared {
         return this;
     }
 
+    Axis alongAxis() {
+        return along;
+    }
+
+    Axis upAxis() {
+        return up;
+    }
+
     @Override
     void check(Faults faults) {
         super.check(faults);

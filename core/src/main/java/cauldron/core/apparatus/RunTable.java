@@ -8,7 +8,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A run as rows of chosen channels: at an interval, at chosen events, or one for each thing that was done. Values are
+ * A run as rows of chosen channels: at an interval, at chosen events, or one for each thing that was done; or one of its
+ * profiles as rows, as it is at the moment shown. Values are
  * those of the moment to the last bit, as a replay of the run's recipe gives them, printed as a readout shows them.
  *
  * @param columns what stands in them, in order
@@ -38,15 +39,17 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
     }
 
     /** When a row is made. */
-    public enum Rows { INTERVAL, EVENTS, ACTIONS }
+    public enum Rows { INTERVAL, EVENTS, ACTIONS, PROFILE }
 
     /**
      * What is asked for.
      *
      * @param interval between rows, in model seconds; counts for rows at an interval
      * @param events   at which rows are made
+     * @param profile  the curve whose points are rows, as it is at the moment shown; null where none is
      */
-    public record Plan(Rows at, double interval, List<Event> events, List<Channel> channels, List<Outcome> outcomes) {
+    public record Plan(Rows at, double interval, List<Event> events, List<Channel> channels, List<Outcome> outcomes,
+                       Profile profile) {
 
         /** Reads a plan: the interval in the manifest's unit of time, the others by their ids. */
         public static Plan fromTree(Map<String, Object> tree, Manifest m) {
@@ -63,7 +66,8 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
             List<Outcome> outcomes = new ArrayList<>();
             Tree.texts(tree, "outcomes").forEach(id -> outcomes.add(m.outcome(id)));
             double interval = Tree.number(tree, "interval", 1) * Units.parse(m.timeUnit()).factor();
-            return new Plan(at, interval, events, channels, outcomes);
+            Profile profile = at == Rows.PROFILE ? m.profile(Tree.text(tree, "profile")) : null;
+            return new Plan(at, interval, events, channels, outcomes, profile);
         }
     }
 
@@ -75,6 +79,9 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
      */
     public static RunTable of(Run run, Plan plan) {
         Manifest m = run.manifest();
+        if (plan.at() == Rows.PROFILE) {
+            return ProfileTable.of(run, plan.profile());
+        }
         List<String> labels = new ArrayList<>();
         double[] times = times(run, plan, labels);
         List<Column> columns = columns(run, plan);
@@ -176,7 +183,7 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         return times.stream().mapToDouble(Double::doubleValue).toArray();
     }
 
-    private static void bounded(double rows) {
+    static void bounded(double rows) {
         if (rows > MOST_ROWS) {
             throw new IllegalArgumentException("That makes " + Numbers.printShort(rows) + " rows; a table takes up to "
                     + Numbers.printShort(MOST_ROWS) + ". Choose a longer interval.");
@@ -202,7 +209,7 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         return figures;
     }
 
-    private record Printed(double factor, int decimals) {
+    record Printed(double factor, int decimals) {
 
         String print(double si) {
             return Double.isNaN(si) ? "" : Numbers.fixed(si / factor, decimals);

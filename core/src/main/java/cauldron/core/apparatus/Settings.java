@@ -19,7 +19,8 @@ public final class Settings {
     }
 
     /**
-     * Settings from some values; what is not named takes its initial value.
+     * Settings from some values; what is not named takes its initial value. What another setting bounds is brought down
+     * to it.
      *
      * @throws SettingException if a value is out of range or names no setting
      */
@@ -48,14 +49,24 @@ public final class Settings {
                 }
             }
         }
-        return new Settings(declared, all);
+        return new Settings(declared, bounded(declared, all));
+    }
+
+    /** Brings down what others bound. */
+    private static Object[] bounded(List<Setting> declared, Object[] all) {
+        for (int i = 0; i < all.length; i++) {
+            if (declared.get(i) instanceof Amount amount && amount.ceiling() != null) {
+                all[i] = amount.among((Double) all[i], all);
+            }
+        }
+        return all;
     }
 
     /** The same with one value changed. */
     public Settings with(Setting setting, Object value) {
         Object[] changed = values.clone();
         changed[setting.index()] = setting.check(value);
-        return new Settings(declared, changed);
+        return new Settings(declared, bounded(declared, changed));
     }
 
     /** An amount in SI. */

@@ -5,7 +5,7 @@ import cauldron.core.quantity.Units;
 import java.util.Map;
 
 /** Where a run is to pause by itself, exactly. */
-public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Crossing {
+public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Crossing, StopAt.Settling {
 
     /** At a time in model seconds. */
     record Time(double time) implements StopAt {
@@ -17,6 +17,10 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Cro
 
     /** Where a channel next crosses a value (SI), either way. */
     record Crossing(Channel channel, double value) implements StopAt {
+    }
+
+    /** Where an outcome is settled next: it had no value, or another one. */
+    record Settling(Outcome outcome) implements StopAt {
     }
 
     /** Reads a condition from its tree: times in the manifest's unit of time, values in that of their channel. */
@@ -33,6 +37,8 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Cro
             case "crossing":
                 Channel channel = manifest.channel(Tree.text(tree, "channel"));
                 return new Crossing(channel, Tree.number(tree, "value") * channel.factor());
+            case "outcome":
+                return new Settling(manifest.outcome(Tree.text(tree, "outcome")));
             default:
                 throw new IllegalArgumentException("type: can't stop at “" + type + "”");
         }

@@ -42,7 +42,9 @@ final class Stopping {
             }
             return false;
         } else if (stop instanceof StopAt.Crossing) {
-            return toCrossing((StopAt.Crossing) stop, to);
+            return seekOr(new CrossingSearch(run).first((StopAt.Crossing) stop, from, to), to);
+        } else if (stop instanceof StopAt.Settling) {
+            return seekOr(new SettlingSearch(run).first(((StopAt.Settling) stop).outcome(), from, to), to);
         }
         run.forward(to);
         return false;
@@ -68,6 +70,8 @@ final class Stopping {
                 run.seek(at);
             }
             return !Double.isNaN(at);
+        } else if (stop instanceof StopAt.Settling) {
+            return seekOr(new SettlingSearch(run).lastBefore(((StopAt.Settling) stop).outcome(), now), now);
         }
         StopAt.Crossing crossing = (StopAt.Crossing) stop;
         // Stretch by stretch backwards, each forwards: what is gone back over has to be computed again.
@@ -90,13 +94,9 @@ final class Stopping {
         return false;
     }
 
-    private boolean toCrossing(StopAt.Crossing stop, double to) {
-        double at = new CrossingSearch(run).first(stop, run.time(), to);
-        if (Double.isNaN(at)) {
-            run.forward(to);
-            return false;
-        }
-        run.seek(at);
-        return true;
+    /** Goes to a moment that was found, or on to another where none was; whether one was. */
+    private boolean seekOr(double found, double otherwise) {
+        run.seek(Double.isNaN(found) ? otherwise : found);
+        return !Double.isNaN(found);
     }
 }

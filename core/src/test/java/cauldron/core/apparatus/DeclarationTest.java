@@ -72,7 +72,7 @@ class DeclarationTest {
                         "handle “grip”: names something not declared yet",
                         "tray: “unhooked” needs a channel to show", "tray: “ruler” lies there twice",
                         "tray: “spring-scale” is hooked into a channel that isn't declared here",
-                        "time: interval and speed must be above 0", "needs at least one view")
+                        "time: interval and speed must be above 0, the fastest speed at least 1", "needs at least one view")
                 .anySatisfy(f -> assertThat(f).startsWith("setting “length”: its unit can't be read"))
                 .anySatisfy(f -> assertThat(f).startsWith("channel “odd”: its unit can't be read"))
                 .anySatisfy(f -> assertThat(f).startsWith("time: its unit can't be read"));

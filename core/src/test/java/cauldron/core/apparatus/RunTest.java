@@ -218,7 +218,7 @@ class RunTest {
             assertThat(film.body()[3 * f + 2]).isEqualTo((short) (f < 62 ? 1 : 0));
         }
         assertThat(film.header()).containsOnlyKeys("rate", "frames", "width", "height", "scale", "fineness", "still",
-                "moving", "lines");
+                "moving", "lines", "kinds");
     }
 
     @Test

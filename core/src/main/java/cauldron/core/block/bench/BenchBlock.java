@@ -131,7 +131,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         private final Field<BenchBlock, List<String>> profiles = field("profiles", list(text(60), 20),
                 (BenchBlock b) -> b.plan().profiles()).otherwise(List.of()).says("Curves at an instant that are shown.");
         private final Field<BenchBlock, List<String>> table = field("table", list(text(60), 100), (BenchBlock b) -> b.plan().table())
-                .otherwise(List.of()).says("Channels and outcomes that may be taken from the run's table; without it, none.");
+                .otherwise(List.of()).says("Channels, outcomes and profiles that may be taken from the run's table; without it, none.");
         private final Field<BenchBlock, List<String>> tableAt = field("tableAt", list(text(60), 20),
                 (BenchBlock b) -> b.plan().tableAt()).otherwise(List.of()).says("Events at which the run's table has its rows at first.");
         private final Field<BenchBlock, List<String>> instruments = field("instruments", list(text(60), 40),

@@ -18,7 +18,7 @@ import java.util.Map;
  * @param histograms  distributions shown
  * @param bars        accounts shown as bars: {@code energy}, or the ids of ledgers
  * @param profiles    curves at an instant that are shown
- * @param table       channels and outcomes that may be taken from the run's table; empty: it isn't offered
+ * @param table       channels, outcomes and profiles that may be taken from the run's table; empty: it isn't offered
  * @param tableAt     events at which that table has its rows at first; empty: as the apparatus suggests
  * @param instruments what lies on the tray; empty: all that make sense
  */
@@ -57,7 +57,9 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
     }
 
     private static void checkTaken(Manifest manifest, String id) {
-        if (manifest.outcomes().stream().noneMatch(o -> o.id().equals(id))) {
+        boolean known = manifest.outcomes().stream().anyMatch(o -> o.id().equals(id))
+                || manifest.profiles().stream().anyMatch(p -> p.id().equals(id));
+        if (!known) {
             manifest.channel(id);
         }
     }
