@@ -67,7 +67,7 @@ test('what a run came to is told once it is settled, words as words, and only wh
 
 test('a run stops where an outcome is settled, and is told so', () => {
   const run = openRun(m.id, initialSettings(m), 1);
-  const last = m.outcomes.length - 1;
+  const last = m.outcomes.findIndex((o) => o.id === 'survival');
   expect(run.stopAt({ type: 'outcome', outcome: 'nothing' }).error).toMatch(/no outcome/);
   expect(run.stopAt({ type: 'outcome', outcome: m.outcomes[last].id })).toEqual({});
   expect(run.advance(0.001)).toBe(false);
