@@ -98,7 +98,14 @@ export const BenchHeader = memo(function BenchHeader({
           aria-pressed={left === 'trials'}
         />
         {setUps.length > 0 && <SetUpMenu setUps={setUps} onTake={onSetUp} />}
-        <HeadButton sign={<Columns2 size={15} />} word="Side by side" onClick={() => onTwo(!two)} aria-pressed={two} />
+        {m.clock !== 'person' && (
+          <HeadButton
+            sign={<Columns2 size={15} />}
+            word="Side by side"
+            onClick={() => onTwo(!two)}
+            aria-pressed={two}
+          />
+        )}
         <HeadButton sign={<PenLine size={15} />} word="Draw" onClick={onDraw} aria-pressed={drawing} />
         {ledgers.length === 1 && (
           <HeadButton

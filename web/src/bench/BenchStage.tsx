@@ -10,6 +10,7 @@ import { Grid, squareText } from '../picture/Grid';
 import { Stage, useStage } from '../picture/Stage';
 import { slowedText } from './time';
 import type { BenchState } from './useBench';
+import { ANSWERS_HERE } from './useCounting';
 import { inPicture, type Picture } from '../picture/picture';
 
 /** Layer of everything that can be taken hold of: where it has been. */
@@ -35,14 +36,14 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
   const { frame } = picture;
   const pointed = tool ? undefined : m.acts.find((a) => a.pointed && isPossible(a, picture));
   return (
-    <div className="relative flex min-h-0 min-w-0">
+    <div className="relative flex min-h-0 min-w-0" {...{ [ANSWERS_HERE]: '' }}>
       <Stage
         picture={picture}
         className="flex-1"
         label={`${m.name}, ${m.views[0].name.toLowerCase()}${label ? `, bench ${label}` : ''}`}
         under={paint && picture.crowd ? (ctx, pixel) => paint(ctx, picture, layers, pixel) : undefined}
       >
-        <Grid picture={picture} />
+        {m.clock !== 'person' && <Grid picture={picture} />}
         {pointed && <PointAt picture={picture} onPoint={(x, y) => bench.point(side, pointed, x, y)} />}
         <g id={`bench-content-${side}`}>
           {behind.map((r, i) => (
@@ -137,6 +138,7 @@ function draggedNames(act: Act, run: Run) {
 export function PictureNote({ bench, layers }: { bench: BenchState; layers: ReadonlySet<string> }) {
   const slowed = slowedText(bench.m);
   const draggable = bench.m.acts.some((a) => a.dragging) && bench.live.sides[0].run.head() === 0;
+  if (bench.m.clock === 'person') return null;
   const notes = bench.m.layers.filter((l) => l.note && layers.has(l.id)).map((l) => l.note);
   return (
     <span className="rounded-house bg-sheet/80 px-2 text-fine text-soft">

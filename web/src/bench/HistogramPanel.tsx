@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, useState } from 'react';
-import { printFixed, printShort, type Distribution, type Manifest, type Run } from '../core';
+import { printFixed, printShort, type Counted, type Distribution, type Manifest, type Run } from '../core';
 import { countUp } from '../core/models';
 import { Select, Slider, Symbol } from '../ui';
 import { useSize } from '../ui/useSize';
@@ -16,6 +16,8 @@ const LOOK = [
 const ALL = 'all';
 /** So many of its last values the one that is followed leaves a mark of. */
 const TRAIL = 24;
+/** Of fewer values every single one counts in how high the picture is. */
+const FEW = 200;
 const MARK_DASH = ['', '5 3', '2 2'];
 
 /** How a quantity is spread over many bodies now: a histogram for each population, theory's curve over it. */
@@ -34,7 +36,7 @@ export function HistogramPanel({
 }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
-  const [bins, setBins] = useState('40');
+  const [bins, setBins] = useState(m.clock === 'person' ? '20' : '40');
   const [limit, setLimit] = useState(0.4 * d.typicalMax);
   const [alone, setAlone] = useState(ALL);
   const end = useRef(d.typicalMax);
@@ -45,7 +47,7 @@ export function HistogramPanel({
   const count = () => which.map((p) => countUp(run, d, index, p, end.current / d.perSi / n, n, limit / d.perSi));
   let counted = count();
   // The scale follows the values in coarse steps, and not back and forth around one of them.
-  const widest = 3.1 * Math.max(...counted.map((c) => (c.n ? c.marks[1] * d.perSi : 0)));
+  const widest = d.scaleTimes * Math.max(...counted.map((c) => (c.n ? c.marks[d.scaleMark] * d.perSi : 0)));
   if (widest > 1.15 * end.current || (widest > 0 && widest < 0.5 * end.current)) {
     const base = d.typicalMax / 1500;
     end.current = (ENDS.find((e) => e * base >= widest) ?? ENDS.at(-1)!) * base;
@@ -60,7 +62,13 @@ export function HistogramPanel({
   else past.push({ time: run.time(), values: followed });
   if (past.length > TRAIL) past.splice(0, past.length - TRAIL);
   const shown = which.filter((p) => counted[p].n > 0 && (alone === ALL || alone === String(p)));
-  const top = Math.max(5, ...shown.map((p) => 1.25 * Math.max(...counted[p].curve)));
+  // Few values are as high as they are; of many, theory's curve says how high.
+  const height = (c: Counted) =>
+    c.n < FEW || Number.isNaN(c.curve[0])
+      ? 1 + Math.max(...c.counts, ...c.curve.filter((v) => v > 0))
+      : 1.25 * Math.max(...c.curve);
+  const top = Math.max(5, ...shown.map((p) => height(counted[p])));
+  const withTheory = shown.filter((p) => !Number.isNaN(counted[p].curve[0]));
   const H = Math.max(120, Math.min(0.55 * W, 15 * type));
   const PAD = { left: 3.6 * type, right: 1.2 * type, top: 2.2 * type, bottom: 2.4 * type };
   const x = scaleLinear([0, end.current], [PAD.left, W - PAD.right]);
@@ -72,8 +80,9 @@ export function HistogramPanel({
   };
   const curve = (values: Float64Array) => {
     let path = '';
-    for (let i = 0; i <= n; i++)
-      path += `${i ? 'L' : 'M'}${x((i * end.current) / n).toFixed(1)} ${y(values[i]).toFixed(1)}`;
+    const last = values.length - 1;
+    for (let i = 0; i <= last; i++)
+      path += `${i ? 'L' : 'M'}${x((i * end.current) / last).toFixed(1)} ${y(values[i]).toFixed(1)}`;
     return path;
   };
   return (
@@ -103,7 +112,7 @@ export function HistogramPanel({
             </span>
           ))}
         <span className="ml-auto inline-flex items-center gap-3">
-          {counted.every((c) => c.n > 0) && (
+          {which.length > 1 && counted.every((c) => c.n > 0) && (
             <Select
               label="Show"
               value={alone}
@@ -148,7 +157,7 @@ export function HistogramPanel({
             data-histogram={d.id}
           />
         ))}
-        {shown.map((p) => (
+        {withTheory.map((p) => (
           <path
             key={`c${p}`}
             d={curve(counted[p].curve)}
@@ -159,18 +168,21 @@ export function HistogramPanel({
           />
         ))}
         {(shown.length === 1 ? shown : shown.slice(0, 2)).map((p) =>
-          [...counted[p].marks].map((v, i) => (
-            <line
-              key={`${p}${i}`}
-              x1={x(v * d.perSi)}
-              x2={x(v * d.perSi)}
-              y1={y(0)}
-              y2={PAD.top}
-              stroke={LOOK[p].color}
-              strokeWidth="1.3"
-              strokeDasharray={MARK_DASH[i]}
-            />
-          )),
+          [...counted[p].marks].map(
+            (v, i) =>
+              !Number.isNaN(v) && (
+                <line
+                  key={`${p}${i}`}
+                  x1={x(v * d.perSi)}
+                  x2={x(v * d.perSi)}
+                  y1={y(0)}
+                  y2={PAD.top}
+                  stroke={LOOK[p].color}
+                  strokeWidth="1.3"
+                  strokeDasharray={MARK_DASH[i]}
+                />
+              ),
+          ),
         )}
         {layers.has(d.followedOn) && (
           <Followed name={d.followed} past={past} at={(v) => x(Math.min(end.current, v))} floor={y(0)} type={type} />
@@ -214,7 +226,7 @@ export function HistogramPanel({
             {k}{' '}
             {shown.map((p) => (
               <span key={p} className="mono" style={{ color: LOOK[p].color }}>
-                {printFixed(counted[p].marks[i] * d.perSi, d.decimals)}{' '}
+                {Number.isNaN(counted[p].marks[i]) ? '–' : printFixed(counted[p].marks[i] * d.perSi, d.decimals)}{' '}
               </span>
             ))}
           </span>

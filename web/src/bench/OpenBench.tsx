@@ -11,6 +11,7 @@ import { Tray } from '../instruments/Tray';
 import { useInstruments } from '../instruments/useInstruments';
 import { useApparatus } from '../scenes/useApparatus';
 import { Button, Select, Trouble } from '../ui';
+import { AnswerBar } from './AnswerBar';
 import { BenchHeader, type Left } from './BenchHeader';
 import { BenchStage, PictureNote } from './BenchStage';
 import { ledgersOf } from './Bars';
@@ -103,7 +104,7 @@ function Bench({ m }: { m: Manifest }) {
     <main
       className="grid h-screen bg-paper text-ink"
       style={{
-        gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto`,
+        gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto auto`,
         gridTemplateColumns: `${leftShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}`,
       }}
     >
@@ -144,7 +145,7 @@ function Bench({ m }: { m: Manifest }) {
                 />
               )}
               <SettingsPanel m={m} values={live.sides[at].settings} onChange={(id, v) => bench.change(at, id, v)} />
-              {live.sides[at].seed !== undefined && m.distributions.length > 0 && (
+              {m.clock !== 'person' && m.distributions.length > 0 && (
                 <Button small onClick={() => bench.restart({ side: at, seed: live.sides[at].seed + 1 })}>
                   Restart with new chance
                 </Button>
@@ -241,6 +242,7 @@ function Bench({ m }: { m: Manifest }) {
       <div className="col-span-full">
         <InstrumentStrip state={instruments} onGo={(f) => live.seek(instruments.seconds(f))} />
       </div>
+      <AnswerBar bench={bench} />
       <Transport bench={bench}>
         {pictureOnly && (
           <Button onClick={() => setPictureOnly(false)}>

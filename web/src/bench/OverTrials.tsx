@@ -5,12 +5,15 @@ import { trialTable } from '../core/models';
 import { Button, Dialog, Select, Symbol, Trouble } from '../ui';
 import { useSize } from '../ui/useSize';
 import { Axes, padOf, rangeOf, scaleOf } from './Axes';
+import { BoxPlotsPanel } from './BoxPlotsPanel';
 import { ShowMenu } from './ShowMenu';
 import type { KeptTrial } from './trials';
 import { nameOf } from './words';
 
 const SETTING = 'set.';
 const OUTCOME = 'came.';
+/** As many boxes as stand legibly below one another. */
+const MOST_BOXES = 12;
 
 interface Props {
   m: Manifest;
@@ -61,6 +64,11 @@ export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
   };
   return (
     <Dialog open title="Over all trials" onClose={onClose} wide>
+      {m.distributions
+        .filter((d) => d.overTrials)
+        .map((d) => (
+          <BoxPlotsPanel key={d.id} m={m} distribution={d} trials={trials.slice(-MOST_BOXES)} />
+        ))}
       <div className="grid grid-cols-2 items-end gap-3 [&_label]:min-w-0 [&_select]:w-full [&_select]:min-w-0">
         <Select label="Up" value={y} onChange={setY} options={numbers} />
         <Select label="Along" value={x} onChange={setX} options={numbers} />

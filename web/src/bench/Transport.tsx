@@ -47,6 +47,7 @@ const Buttons = memo(function Buttons({
   atStart,
   more,
   led,
+  idle,
 }: {
   hands: Hands;
   compact: boolean;
@@ -58,10 +59,12 @@ const Buttons = memo(function Buttons({
   more: boolean;
   /** Whether something else is to be done first. */
   led: boolean;
+  /** Whether there is nothing yet that could be shown. */
+  idle: boolean;
 }) {
   return (
     <>
-      <Button kind={led ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play}>
+      <Button kind={led ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play} disabled={idle}>
         {playing ? (
           <>
             <Pause size={16} />
@@ -104,11 +107,21 @@ const Buttons = memo(function Buttons({
         >
           <StepBack size={15} />
         </IconButton>
-        <IconButton label="One frame forward" className="-ml-px rounded-none!" onClick={() => hands.step(1)}>
+        <IconButton
+          label="One frame forward"
+          className="-ml-px rounded-none!"
+          onClick={() => hands.step(1)}
+          disabled={idle}
+        >
           <StepForward size={15} />
         </IconButton>
         {!compact && (
-          <IconButton label="Ten frames forward" className="-ml-px rounded-none!" onClick={() => hands.step(10)}>
+          <IconButton
+            label="Ten frames forward"
+            className="-ml-px rounded-none!"
+            onClick={() => hands.step(10)}
+            disabled={idle}
+          >
             +10
           </IconButton>
         )}
@@ -157,10 +170,12 @@ export function Transport({
     let error: string | undefined;
     live.sides.forEach((_, i) => (error = bench.perform(i, act.id, chosen, act.arguments.length > 0) ?? error));
     // What had to be done before anything moves is done to see it move.
-    if (act.leads && m.clock !== 'steps') live.play(true);
+    if (act.leads && m.clock === 'person') live.counting.begin();
+    else if (act.leads && m.clock !== 'steps') live.play(true);
     return error;
   };
-  const possible = m.acts.filter((act) => !act.pointed && isPossible(act, bench.pictures[0]));
+  const offered = m.acts.filter((act) => !act.pointed && !act.answers && act.cues.length === 0);
+  const possible = offered.filter((act) => isPossible(act, bench.pictures[0]));
   const next = possible.find((a) => a.leads);
   const button = (act: Act, main: boolean) => (
     <ActButton
@@ -181,6 +196,20 @@ export function Transport({
         </div>
       </footer>
     );
+  // While a person's time counts, nothing can hold it up.
+  if (live.counting.on)
+    return (
+      <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <Button onClick={() => live.counting.breakOff()}>{offered.find((a) => a.breaksOff)!.name}</Button>
+          <span className="text-fine text-soft">or Esc</span>
+          <output className="mono ml-auto text-lead font-semibold whitespace-nowrap" data-testid="time">
+            {timeText(m, run.time())}
+          </output>
+          {children}
+        </div>
+      </footer>
+    );
   const loop = () => {
     if (live.loop && live.loop.to < Infinity) live.setLoop(null);
     else if (live.loop) live.setLoop(run.time() > live.loop.from ? { from: live.loop.from, to: run.time() } : null);
@@ -193,6 +222,11 @@ export function Transport({
     <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
         {next && button(next, true)}
+        {m.clock === 'person' && over && (
+          <Button kind="main" onClick={() => bench.restart()}>
+            Another set
+          </Button>
+        )}
         <Buttons
           hands={hands}
           compact={!!compact}
@@ -201,9 +235,10 @@ export function Transport({
           begun={begun}
           atStart={run.time() === 0}
           more={begun && neighbourEvent(run, 1) !== null}
-          led={!!next}
+          led={!!next || (m.clock === 'person' && over)}
+          idle={m.clock === 'person' && !begun}
         />
-        {possible.filter((a) => a !== next).map((a) => button(a, false))}
+        {possible.filter((a) => a !== next && !a.breaksOff).map((a) => button(a, false))}
         <span
           className={`flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full ${acting ? '@max-7xl:-order-1 @max-7xl:basis-full' : ''}`}
         >

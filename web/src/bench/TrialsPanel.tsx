@@ -151,16 +151,18 @@ export function TrialsPanel({
                     Repeat
                   </Button>
                 )}
-                <Button
-                  small
-                  disabled={!!why}
-                  aria-pressed={behind === t.id}
-                  className={behind === t.id ? 'border-copper! text-copper!' : ''}
-                  onClick={() => onBehind(behind === t.id ? null : t)}
-                >
-                  <Spline size={13} aria-hidden />
-                  Trace behind
-                </Button>
+                {m.clock !== 'person' && (
+                  <Button
+                    small
+                    disabled={!!why}
+                    aria-pressed={behind === t.id}
+                    className={behind === t.id ? 'border-copper! text-copper!' : ''}
+                    onClick={() => onBehind(behind === t.id ? null : t)}
+                  >
+                    <Spline size={13} aria-hidden />
+                    Trace behind
+                  </Button>
+                )}
                 {!readOnly && (
                   <Button
                     small

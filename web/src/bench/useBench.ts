@@ -39,9 +39,19 @@ function outcomesOf(m: Manifest, run: Run) {
   );
 }
 
+/** Whether what happens waits for a person's answers, who must not know the waits from another time. */
+function isAPersons(m: Manifest) {
+  return m.clock === 'person';
+}
+
+function anySeed() {
+  return crypto.getRandomValues(new Uint32Array(1))[0] >>> 1;
+}
+
 /** A bench at work: runs, what changes them, and the history in which each is kept. */
 export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, seed?: number) {
-  const live = useRuns(m, { ...initialSettings(m), ...setup }, seed);
+  const [chance] = useState(() => (isAPersons(m) ? anySeed() : seed));
+  const live = useRuns(m, { ...initialSettings(m), ...setup }, chance);
   const [trouble, setTrouble] = useState<string | undefined>();
   const [chosen, setChosen] = useState<Record<string, Chosen>>({});
   const [sketches, setSketches] = useState<Sketch[]>([]);
@@ -105,7 +115,7 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
   const restart: typeof live.restart = (change) => {
     keepAll();
     afresh();
-    live.restart(change);
+    live.restart(isAPersons(m) ? { side: 0, ...change, seed: anySeed() } : change);
   };
   const change = (side: number, id: string, value: SettingValue) => {
     const s = live.sides[side];

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Action, Manifest, Recipe, Run, SettingValues, StopAt } from '../core';
 import { openRun, replay } from '../core/models';
+import { useCounting } from './useCounting';
 
 /** Longest stretch of wall time that one frame makes up for, so that a hidden tab doesn't leap ahead. */
 const LONGEST_FRAME = 0.1;
@@ -55,6 +56,8 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   loopNow.current = loop;
   const show = useCallback(() => setTick((t) => t + 1), []);
 
+  const firstRun = useCallback(() => sides.current[0].run, []);
+  const counting = useCounting(m, firstRun, show);
   const seekAll = useCallback((time: number) => sides.current.forEach((s) => s.run.seek(Math.max(0, time))), []);
 
   useEffect(() => {
@@ -174,7 +177,8 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   const shown: Side[] = sides.current.map(({ run, seed }) => ({ run, seed, settings: run.settings() }));
   return {
     sides: shown,
-    playing,
+    playing: playing || counting.on,
+    counting,
     play,
     speed,
     setSpeed,

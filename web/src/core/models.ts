@@ -1,6 +1,7 @@
 /** The models, for a bench that runs here. Fetched only where one does. */
 import * as door from './generated/bench.js';
 import type {
+  BoxPlots,
   Counted,
   Distribution,
   Failure,
@@ -55,6 +56,16 @@ export function tableOf(run: Run, plan: TablePlan): RunTable | Failure {
 export function trialTable(apparatus: string, trials: TrialToTable[], ids: string[]) {
   return door.trials(apparatus, trials, ids) as TrialTable | Failure;
 }
+/** The values of a distribution in several trials, side by side. */
+export function boxPlots(
+  apparatus: string,
+  d: Distribution,
+  trials: { name: string; recipe: Recipe; until: number }[],
+) {
+  return door.boxPlots(apparatus, d.id, trials) as BoxPlots | Failure;
+}
+/** Places at which theory's curve beside a histogram is told, at least. */
+const SMOOTH = 80;
 export function countUp(
   run: Run,
   d: Distribution,
@@ -64,14 +75,17 @@ export function countUp(
   bins: number,
   limit: number,
 ): Counted {
-  const a = run.histogram(index, population, width, bins, limit);
+  // A curve of fewer places looks angular.
+  const fine = Math.ceil(SMOOTH / bins);
+  const a = run.histogram(index, population, width, bins, limit, fine);
   const marks = 3 + d.marks.length;
+  const end = marks + bins * fine + 1;
   return {
     n: a[0],
     followed: a[1],
     shareAbove: a[2],
     marks: a.subarray(3, marks),
-    curve: a.subarray(marks, marks + bins + 1),
-    counts: a.subarray(marks + bins + 1),
+    curve: a.subarray(marks, end),
+    counts: a.subarray(end),
   };
 }

@@ -104,6 +104,22 @@ export type Run = Omit<RunDoor, Told> & {
   settings(): SettingValues;
   back(condition: StopAt): { found: boolean } | Failure;
 };
+/** The values of one distribution in several trials, in its unit, and in words how they stand to those of the first. */
+export interface BoxPlots {
+  boxes: {
+    name: string;
+    values: ArrayLike<number>;
+    count: number;
+    least: number;
+    lower: number;
+    median: number;
+    upper: number;
+    most: number;
+    mean: number;
+    sd: number;
+  }[];
+  words: string[];
+}
 /** A histogram as the core counts it, in SI. */
 export interface Counted {
   n: number;

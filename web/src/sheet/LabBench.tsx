@@ -1,5 +1,6 @@
 import { History, PenLine, Rows3 } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { AnswerBar } from '../bench/AnswerBar';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
 import { Bars } from '../bench/Bars';
@@ -296,6 +297,7 @@ export const LabBench = memo(function LabBench({
             </section>
           )}
           <Trouble error={bench.trouble} />
+          <AnswerBar bench={bench} />
           <Transport bench={bench} compact />
         </>
       )}

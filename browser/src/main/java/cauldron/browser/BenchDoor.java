@@ -3,6 +3,8 @@ package cauldron.browser;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
+import cauldron.core.apparatus.BoxPlots;
+import cauldron.core.apparatus.Distribution;
 import cauldron.core.apparatus.Forecast;
 import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Manifest;
@@ -92,6 +94,20 @@ public final class BenchDoor {
             List<Object> rows = new ArrayList<>();
             table.rows().forEach(r -> rows.add(List.of((Object[]) r)));
             return Tree.of("columns", columns, "rows", rows, "numbers", List.copyOf(table.numbers()));
+        });
+    }
+
+    /**
+     * The values of a distribution in several trials, side by side: {@code {boxes, words}} or {@code {error}}.
+     *
+     * @param trials {@code [{name, recipe, until}]}
+     */
+    @JSExport
+    public static JSObject boxPlots(String apparatus, String distribution, JSObject trials) {
+        return Trees.guarded(() -> {
+            Apparatus a = Inventory.get(apparatus);
+            Distribution d = a.manifest().distribution(distribution);
+            return BoxPlots.of(a, d, Tree.maps(Tree.of("trials", Trees.fromJs(trials)), "trials")).toTree(d);
         });
     }
 

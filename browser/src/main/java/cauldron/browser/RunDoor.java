@@ -151,25 +151,26 @@ public final class RunDoor {
 
     /**
      * A histogram of a distribution now, all in SI: how many values, the one followed, the share above a
-     * limit, the marked values, theory's curve as expected counts at the bins' borders (NaN without
-     * theory), then the counts.
+     * limit, the marked values, theory's curve as expected counts (NaN without theory), then the counts.
+     *
+     * @param fine places at which the curve is told for each bin; one more ends it
      */
     @JSExport
-    public Float64Array histogram(int distribution, int which, double width, int bins, double limit) {
+    public Float64Array histogram(int distribution, int which, double width, int bins, double limit, int fine) {
         Population p = run.population(run.manifest().distributions().get(distribution), which);
         int marks = p.marks().length;
         double[] counts = new double[bins];
         Histogram.count(p.values(), p.count(), 0, width, counts);
-        double[] out = new double[3 + marks + bins + 1 + bins];
+        double[] out = new double[3 + marks + bins * fine + 1 + bins];
         out[0] = p.count();
         out[1] = p.followed();
         out[2] = Histogram.shareAbove(p.values(), p.count(), limit);
         System.arraycopy(p.marks(), 0, out, 3, marks);
-        for (int i = 0; i <= bins; i++) {
+        for (int i = 0; i <= bins * fine; i++) {
             out[3 + marks + i] = p.density() == null ? Double.NaN
-                    : p.count() * width * p.density().applyAsDouble(i * width);
+                    : p.count() * width * p.density().applyAsDouble(i * width / fine);
         }
-        System.arraycopy(counts, 0, out, 4 + marks + bins, bins);
+        System.arraycopy(counts, 0, out, 4 + marks + bins * fine, bins);
         return Float64Array.fromJavaArray(out);
     }
 

@@ -13,6 +13,9 @@ public final class Act extends Declared {
     private Condition possibleWhen;
     private boolean leads;
     private String told = "";
+    private boolean answers;
+    private boolean breaksOff;
+    private List<Flag> cues = List.of();
     private Dragging dragging;
     private Amount pointingX;
     private Amount pointingY;
@@ -46,6 +49,35 @@ public final class Act extends Declared {
         stillOpen();
         leads = true;
         return this;
+    }
+
+    /** While a person's time counts, any key or press does it, at the instant of that input; no button offers it. */
+    public Act answers() {
+        stillOpen();
+        answers = true;
+        return this;
+    }
+
+    /**
+     * While a person's time counts, the page does it in the picture in which one of these flags of the scene is first seen,
+     * or at the instant at which its tone is first heard; no button offers it.
+     */
+    public Act whenShown(Flag... flags) {
+        stillOpen();
+        cues = List.of(flags);
+        return this;
+    }
+
+    /** It ends what a person's time counts; the page does it, too, when it goes out of sight meanwhile. */
+    public Act breaksOff() {
+        stillOpen();
+        breaksOff = true;
+        return this;
+    }
+
+    /** Whether it makes sense only with a person's time. */
+    boolean isAPersons() {
+        return answers || breaksOff || !cues.isEmpty();
     }
 
     /** How it is told that it was done, with arguments by their ids in braces; what is picked has to be told. */
@@ -166,6 +198,7 @@ public final class Act extends Declared {
                 faults.add(this, "isn't told with its " + argument);
             }
         }
+        cues.forEach(cue -> faults.known(this, cue, all.scene()));
         if (pointingX != null) {
             faults.known(this, pointingX, arguments);
             faults.known(this, pointingY, arguments);
@@ -182,6 +215,7 @@ public final class Act extends Declared {
         List<Object> with = new ArrayList<>();
         arguments.forEach(a -> with.add(a.toTree()));
         return Tree.of("id", id(), "name", name(), "shownWhen", Condition.text(possibleWhen), "leads", leads, "arguments",
-                with, "dragging", dragging == null ? null : dragging.toTree(), "pointed", pointingX != null);
+                with, "dragging", dragging == null ? null : dragging.toTree(), "pointed", pointingX != null, "answers",
+                answers, "breaksOff", breaksOff, "cues", cues.stream().map(Declared::id).toList());
     }
 }

@@ -21,6 +21,7 @@ public abstract class Apparatus extends Declaration {
     private double fastest = 8;
     private String timeUnit = "s";
     private Clock clock = Clock.CONTINUOUS;
+    private Flag counting;
     private final Portrait portrait = new Portrait(this);
     private final List<SetUp> setUps = new ArrayList<>();
     private Manifest manifest;
@@ -69,6 +70,16 @@ public abstract class Apparatus extends Declaration {
     }
 
     /**
+     * Its time is that of a person who answers: while a flag of the scene is up it goes on at the wall's own pace.
+     *
+     * @param whileUp up from the first thing done until the last was counted
+     */
+    protected final void personsTime(Flag whileUp) {
+        clock = Clock.PERSON;
+        counting = whileUp;
+    }
+
+    /**
      * All that it declares, closed at the first call, which must be over before other threads come: the inventory sees to
      * it. (A lock here would bring the browser's core all it takes to run threads.)
      *
@@ -76,7 +87,7 @@ public abstract class Apparatus extends Declaration {
      */
     public final Manifest manifest() {
         if (manifest == null) {
-            Manifest closed = new Manifest(id, modelVersion, name, summary, topics, clock, interval,
+            Manifest closed = new Manifest(id, modelVersion, name, summary, topics, clock, counting, interval,
                     speed, fastest, timeUnit, List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
                     List.copyOf(views), List.copyOf(scene), List.copyOf(curves), List.copyOf(handles), List.copyOf(acts), List.copyOf(layers),
                     List.copyOf(bodies), List.copyOf(ledgers), List.copyOf(outcomes), List.copyOf(profiles), List.copyOf(forces),

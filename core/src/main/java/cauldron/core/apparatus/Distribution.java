@@ -12,6 +12,9 @@ public final class Distribution extends Shown<Distribution> {
     private List<String> marks = List.of();
     private String counted = "values";
     private String together = "all";
+    private double scaleTimes;
+    private int scaleMark;
+    private boolean overTrials;
     private Layer followedOn;
     private String followed = "";
 
@@ -66,6 +69,21 @@ public final class Distribution extends Shown<Distribution> {
         return this;
     }
 
+    /** Its scale follows one of the marked values: it ends at about so many times that. */
+    public Distribution endingAt(double times, int mark) {
+        stillOpen();
+        scaleTimes = times;
+        scaleMark = mark;
+        return this;
+    }
+
+    /** It is compared over trials, too, as boxes. */
+    public Distribution overTrials() {
+        stillOpen();
+        overTrials = true;
+        return this;
+    }
+
     /** How many values are marked. */
     public int markCount() {
         return marks.size();
@@ -81,6 +99,9 @@ public final class Distribution extends Shown<Distribution> {
         if (!followed.isEmpty()) {
             faults.known(this, followedOn, all.layers());
         }
+        if (scaleMark < 0 || scaleMark > 0 && scaleMark >= marks.size()) {
+            faults.add(this, "has a scale that follows a mark it doesn't have");
+        }
         if (!(typicalMax > 0)) {
             faults.add(this, "needs a scale that ends above 0");
         }
@@ -90,6 +111,7 @@ public final class Distribution extends Shown<Distribution> {
         return Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "typicalMax", typicalMax,
                 "populations", populations.stream().map(Declared::id).toList(), "marks", marks, "decimals",
                 decimals(), "counted", counted, "together", together, "followed", followed, "followedOn",
-                followedOn == null ? "" : followedOn.id(), "perSi", 1 / factor());
+                followedOn == null ? "" : followedOn.id(), "perSi", 1 / factor(),
+                "scaleTimes", scaleTimes, "scaleMark", (double) scaleMark, "overTrials", overTrials);
     }
 }

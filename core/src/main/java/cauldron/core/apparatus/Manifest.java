@@ -14,6 +14,7 @@ import java.util.function.Function;
  *
  * @param modelVersion  rises when the same recipe would give other numbers
  * @param clock         what kind of time it has
+ * @param counting      while this flag of the scene is up a person's time counts; null for other clocks
  * @param interval      seconds of model time between samples of the channels
  * @param speed         model seconds for each second on the wall at speed 1
  * @param fastest       the highest speed it can usefully be shown at, as a multiple of speed 1
@@ -32,7 +33,7 @@ import java.util.function.Function;
  * @param slips         what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
-                       Clock clock, double interval, double speed, double fastest, String timeUnit, List<Setting> settings, List<Channel> channels,
+                       Clock clock, Flag counting, double interval, double speed, double fastest, String timeUnit, List<Setting> settings, List<Channel> channels,
                        List<Distribution> distributions, List<Event> events, List<View> views, List<SceneField> scene,
                        List<SceneCurve> curves, List<Handle> handles, List<Act> acts, List<Layer> layers, List<Body> bodies,
                        List<Ledger> ledgers, List<Outcome> outcomes, List<Profile> profiles,
@@ -122,6 +123,12 @@ public record Manifest(String id, int modelVersion, String name, String summary,
             Units.parse(timeUnit);
         } catch (IllegalArgumentException e) {
             faults.add("time: its unit can't be read: " + e.getMessage());
+        }
+        if (clock == Clock.PERSON && !scene.contains(counting)) {
+            faults.add("time: a person's counts while a flag of the scene is up, which isn't declared here");
+        }
+        if (clock != Clock.PERSON && acts.stream().anyMatch(Act::isAPersons)) {
+            faults.add("time: there are answers to what is shown, but no person's time");
         }
         if (summary.isBlank() || topics.isEmpty()) {
             faults.add("about: say in a sentence what it is, and what it is used to teach");
@@ -246,10 +253,10 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         List<Object> i = new ArrayList<>();
         instruments.forEach(x -> i.add(x.toTree(hooks.containsKey(x.id()) ? hooks.get(x.id()).id() : "")));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
-                topics, "clock", clock.inWords(), "interval", interval, "speed", speed, "fastest", fastest, "timeUnit", timeUnit,
+                topics, "clock", clock.inWords(), "counting", counting == null ? "" : counting.id(), "interval", interval, "speed", speed, "fastest", fastest, "timeUnit", timeUnit,
                 "timePerSi", 1 / Units.parse(timeUnit).factor(), "settings", trees(settings, Setting::toTree),
                 "channels", trees(channels, Channel::toTree), "distributions", trees(distributions, Distribution::toTree),
-                "events", names(events), "views", names(views), "scene", trees(scene, SceneField::toTree), "curves",
+                "events", trees(events, Event::toTree), "views", names(views), "scene", trees(scene, SceneField::toTree), "curves",
                 trees(curves, SceneCurve::toTree), "handles", trees(handles, Handle::toTree), "acts", trees(acts, Act::toTree), "layers", trees(layers, Layer::toTree),
                 "bodies", trees(bodies, Body::toTree), "ledgers", trees(ledgers, Ledger::toTree), "outcomes",
                 trees(outcomes, Outcome::toTree), "profiles", trees(profiles, Profile::toTree), "forces",

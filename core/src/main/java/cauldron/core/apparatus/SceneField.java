@@ -32,12 +32,17 @@ public abstract sealed class SceneField extends Declared permits Coordinate, Fla
         return filmed;
     }
 
+    /** The tone that is heard while it is up; 0 for none. */
+    double hertz() {
+        return 0;
+    }
+
     final void setFilmed() {
         stillOpen();
         filmed = true;
     }
 
     Map<String, Object> toTree() {
-        return Tree.of("id", id(), "kind", kind.name().toLowerCase(), "filmed", filmed);
+        return Tree.of("id", id(), "kind", kind.name().toLowerCase(), "filmed", filmed, "hertz", hertz());
     }
 }

@@ -24,6 +24,10 @@ public final class Strains {
             }
         });
         Run run = new Run(apparatus, Settings.of(m, some), seed);
+        if (m.clock() == Clock.PERSON) {
+            answer(run, m, chance, until);
+            return run;
+        }
         List<Double> times = new ArrayList<>();
         for (int i = 0; i < (seed % 12 == 1 ? 0 : 6); i++) {
             times.add(until * (0.02 + 0.9 * chance.unit()));
@@ -41,6 +45,25 @@ public final class Strains {
             }
         }
         return run;
+    }
+
+    /** Somebody answers, mostly to what is shown, at times before it. */
+    private static void answer(Run run, Manifest m, RandomSource chance, double until) {
+        Act begin = m.acts().stream().filter(act -> Boolean.TRUE.equals(act.toTree().get("leads"))).findFirst().orElseThrow();
+        Act answers = m.acts().stream().filter(act -> Boolean.TRUE.equals(act.toTree().get("answers"))).findFirst().orElseThrow();
+        Act shown = m.acts().stream().filter(act -> !((List<?>) act.toTree().get("cues")).isEmpty()).findFirst().orElseThrow();
+        run.seek(0.3 * chance.unit());
+        run.act(new Action.Perform(begin.id(), Map.of()));
+        while (run.time() < Math.max(until, 20) && !run.isOver()) {
+            run.seek(run.time() + 1.0 / 60);
+            if (shown.isPossible(run.scene())) {
+                run.act(new Action.Perform(shown.id(), Map.of()));
+                run.seek(run.time() + 0.08 + 0.3 * chance.unit());
+                run.act(new Action.Perform(answers.id(), Map.of()));
+            } else if (chance.unit() < 0.002) {
+                run.act(new Action.Perform(answers.id(), Map.of()));
+            }
+        }
     }
 
     static Object any(Setting setting, RandomSource chance) {

@@ -148,7 +148,7 @@ public final class GasCylinder extends Apparatus {
     }
 
     private Distribution spread(Distribution values) {
-        return values.of(gas1, gas2).counting("molecules", "both gases").follows("the tagged molecule", tagged)
+        return values.of(gas1, gas2).endingAt(3.1, 1).counting("molecules", "both gases").follows("the tagged molecule", tagged)
                 .marks("most probable", "mean", "root mean square");
     }
 

@@ -1,0 +1,97 @@
+import { useEffect, useState } from 'react';
+import { printFixed, type Manifest, type Run } from '../core';
+import { Trouble } from '../ui';
+import { latency } from './tones';
+import type { BenchState } from './useBench';
+import { ANSWERS_HERE } from './useCounting';
+
+/** Pictures that are timed to find how long the display takes for one. */
+const TIMED = 40;
+
+/** The key as large as a hand: any key, a press here or on the picture answers while a person's time counts. */
+export function AnswerBar({ bench }: { bench: BenchState }) {
+  const { m, live } = bench;
+  const { run } = live.sides[0];
+  const { on, trouble } = live.counting;
+  if (m.clock !== 'person') return null;
+  const last = on ? lastThat(m, run) : '';
+  return (
+    <section
+      className="col-span-full flex flex-wrap items-center gap-x-4 gap-y-1 border-t bg-sheet px-3 py-2"
+      aria-label="Answering"
+    >
+      <div
+        {...{ [ANSWERS_HERE]: '' }}
+        data-testid="answer-bar"
+        className={`flex min-h-16 min-w-64 flex-1 touch-none items-center justify-center rounded-house border-2 px-4 text-center text-lead font-semibold select-none ${on ? 'cursor-pointer border-ink bg-wash' : 'border-edge text-soft'}`}
+      >
+        {on ? 'Press here at the cue, or any key' : answerWords(run)}
+      </div>
+      <output className="min-w-36 text-fine" data-testid="last-answer">
+        {last}
+      </output>
+      <Delays m={m} resting={!on} />
+      <Trouble error={trouble || undefined} />
+    </section>
+  );
+}
+
+function answerWords(run: Run) {
+  return run.isOver()
+    ? 'The set is over. Again shows it once more; another set has other waits.'
+    : 'Begin, then answer each cue with any key, here or on the picture';
+}
+
+/** What happened last of that which is told who answers, by its name. */
+function lastThat(m: Manifest, run: Run) {
+  const events = run.events();
+  for (let i = events.length - 2; i >= 0; i -= 2) {
+    const { told, name } = m.events[events[i]];
+    if (told) return `Last: ${name}`;
+  }
+  return '';
+}
+
+/** What display and sound add to every time, as far as the page can know it. */
+function Delays({ m, resting }: { m: Manifest; resting: boolean }) {
+  const [picture, setPicture] = useState<number | null>(null);
+  useEffect(() => {
+    if (picture !== null || !resting) return;
+    const stamps: number[] = [];
+    let handle = requestAnimationFrame(function frame(now) {
+      stamps.push(now);
+      if (stamps.length > TIMED) setPicture(middle(stamps));
+      else handle = requestAnimationFrame(frame);
+    });
+    return () => cancelAnimationFrame(handle);
+  }, [picture, resting]);
+  const heard = m.scene.some((f) => f.hertz > 0);
+  const device = latency();
+  return (
+    <details className="max-w-120 text-fine text-soft">
+      <summary className="cursor-pointer whitespace-nowrap" data-testid="delays">
+        {picture === null ? 'Timing your display …' : `This display adds up to ${printFixed(2 * picture, 0)} ms`}
+        {heard && (device === null ? ', a horn more' : `, a horn ${printFixed(device, 0)} ms more`)}
+      </summary>
+      <p>
+        Answers count at the instant of the key or press itself. A lamp counts from the picture in which it is drawn
+        {picture !== null && `; here one takes ${printFixed(picture, 1)} ms`}. Until it shines, one more picture may
+        pass, and a screen takes some milliseconds of its own that no page can know.
+      </p>
+      {heard && (
+        <p>
+          A horn is on its way longer
+          {device !== null && `: ${printFixed(device, 0)} ms, says your device, and its time counts from then`}.
+          Wireless loudspeakers add up to 200 ms that nobody tells. Who can’t see the lamp answers the horn, who can’t
+          hear the horn the lamp: in the settings, Answer to.
+        </p>
+      )}
+    </details>
+  );
+}
+
+/** The middle of the times between pictures, which a few late ones don't move. */
+function middle(stamps: number[]) {
+  const gaps = stamps.slice(1).map((s, i) => s - stamps[i]);
+  return gaps.sort((a, b) => a - b)[Math.floor(gaps.length / 2)];
+}
