@@ -23,7 +23,7 @@ export function AnswerBar({ bench }: { bench: BenchState }) {
       <div
         {...{ [ANSWERS_HERE]: '' }}
         data-testid="answer-bar"
-        className={`flex min-h-16 min-w-64 flex-1 touch-none items-center justify-center rounded-house border-2 px-4 text-center text-lead font-semibold select-none ${on ? 'cursor-pointer border-ink bg-wash' : 'border-edge text-soft'}`}
+        className={`flex min-w-64 flex-1 touch-none items-center justify-center rounded-house px-4 text-center select-none ${on ? 'min-h-20 cursor-pointer border-2 border-ink bg-wash text-lead font-semibold' : 'min-h-8 border border-edge text-soft'}`}
       >
         {on ? 'Press here at the cue, or any key' : answerWords(run)}
       </div>

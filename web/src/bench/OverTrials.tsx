@@ -33,6 +33,12 @@ function varied(m: Manifest, trials: KeptTrial[]) {
   );
 }
 
+/** Whether an outcome isn't the same in all trials that came to it. */
+function cameDifferently(trials: KeptTrial[], id: string) {
+  const values = trials.map((t) => t.outcomes?.[id.slice(OUTCOME.length)]).filter((v) => v !== undefined);
+  return id.startsWith(OUTCOME) && new Set(values).size > 1;
+}
+
 /** All trials: what was set in each and what it came to, as a table, and one against another as points. */
 export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
   const items = [
@@ -48,8 +54,15 @@ export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
     ...varied(m, trials).map((s) => SETTING + s.id),
     ...told.filter((o) => !o.aside).map((o) => OUTCOME + o.id),
   ]);
-  const [x, setX] = useState(() => numbers.find((n) => ids.includes(n.id))?.id ?? numbers[0].id);
-  const [y, setY] = useState(() => numbers.find((n) => n.id.startsWith(OUTCOME))!.id);
+  const [y, setY] = useState(() => {
+    const came = numbers.filter((n) => n.id.startsWith(OUTCOME));
+    return (came.find((n) => cameDifferently(trials, n.id)) ?? came[0]).id;
+  });
+  const [x, setX] = useState(() => {
+    const others = numbers.filter((n) => n.id !== y);
+    const set = others.find((n) => n.id.startsWith(SETTING) && ids.includes(n.id));
+    return (set ?? others.find((n) => cameDifferently(trials, n.id)) ?? others[0] ?? numbers[0]).id;
+  });
   const [taken, setTaken] = useState<{ trouble?: string } | null>(null);
   const rows = useMemo(
     () => trials.map((t) => ({ name: nameOf(t), settings: t.settings, outcomes: t.outcomes ?? {} })),

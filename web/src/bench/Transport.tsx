@@ -47,7 +47,6 @@ const Buttons = memo(function Buttons({
   atStart,
   more,
   led,
-  idle,
 }: {
   hands: Hands;
   compact: boolean;
@@ -59,12 +58,10 @@ const Buttons = memo(function Buttons({
   more: boolean;
   /** Whether something else is to be done first. */
   led: boolean;
-  /** Whether there is nothing yet that could be shown. */
-  idle: boolean;
 }) {
   return (
     <>
-      <Button kind={led ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play} disabled={idle}>
+      <Button kind={led ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play}>
         {playing ? (
           <>
             <Pause size={16} />
@@ -107,21 +104,11 @@ const Buttons = memo(function Buttons({
         >
           <StepBack size={15} />
         </IconButton>
-        <IconButton
-          label="One frame forward"
-          className="-ml-px rounded-none!"
-          onClick={() => hands.step(1)}
-          disabled={idle}
-        >
+        <IconButton label="One frame forward" className="-ml-px rounded-none!" onClick={() => hands.step(1)}>
           <StepForward size={15} />
         </IconButton>
         {!compact && (
-          <IconButton
-            label="Ten frames forward"
-            className="-ml-px rounded-none!"
-            onClick={() => hands.step(10)}
-            disabled={idle}
-          >
+          <IconButton label="Ten frames forward" className="-ml-px rounded-none!" onClick={() => hands.step(10)}>
             +10
           </IconButton>
         )}
@@ -210,6 +197,16 @@ export function Transport({
         </div>
       </footer>
     );
+  // Nothing has been answered yet that could be gone back over.
+  if (m.clock === 'person' && !begun)
+    return (
+      <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          {next && button(next, true)}
+          {children}
+        </div>
+      </footer>
+    );
   const loop = () => {
     if (live.loop && live.loop.to < Infinity) live.setLoop(null);
     else if (live.loop) live.setLoop(run.time() > live.loop.from ? { from: live.loop.from, to: run.time() } : null);
@@ -236,7 +233,6 @@ export function Transport({
           atStart={run.time() === 0}
           more={begun && neighbourEvent(run, 1) !== null}
           led={!!next || (m.clock === 'person' && over)}
-          idle={m.clock === 'person' && !begun}
         />
         {possible.filter((a) => a !== next && !a.breaksOff).map((a) => button(a, false))}
         <span

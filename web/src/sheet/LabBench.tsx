@@ -16,7 +16,7 @@ import { ShowMenu } from '../bench/ShowMenu';
 import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
-import { useBench } from '../bench/useBench';
+import { useBench, type BenchState } from '../bench/useBench';
 import { trialsMade, type BlockOf, type Manifest, type Run, type RunTable } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
@@ -135,7 +135,7 @@ export const LabBench = memo(function LabBench({
   const lying = m.views[0].aspect > UPRIGHT;
   // A lab that gives no channel but outcomes has them told beside the picture and over all trials.
   const rowed = m.channels.some((c) => block.table.includes(c.id));
-  const runTable = rowed && tableOpen && (
+  const runTable = rowed && tableOpen && hasRows(m, run, live.counting.on) && (
     <RunTablePanel
       m={m}
       run={run}
@@ -281,21 +281,11 @@ export const LabBench = memo(function LabBench({
           {runTable && !lying && (
             <div className="flex max-h-[34%] min-h-24 shrink-0 flex-col border-t bg-sheet">{runTable}</div>
           )}
-          {block.open.length > 0 && (
-            <section
-              className="flex max-h-[34%] shrink-0 flex-col gap-1 overflow-auto border-t bg-sheet px-3 py-1.5"
-              aria-label="Settings"
-            >
-              <SettingsPanel
-                m={m}
-                values={settings}
-                only={block.open}
-                lying
-                onChange={(id, v) => bench.change(0, id, v)}
-              />
-              {!readOnly && <StillWanted block={block} m={m} slots={slots} />}
-            </section>
-          )}
+          <OpenSettings
+            block={block}
+            bench={bench}
+            wanted={!readOnly && <StillWanted block={block} m={m} slots={slots} />}
+          />
           <Trouble error={bench.trouble} />
           <AnswerBar bench={bench} />
           <Transport bench={bench} compact />
@@ -305,9 +295,35 @@ export const LabBench = memo(function LabBench({
   );
 });
 
+/** While somebody answers, the picture has the room; before, there are no rows yet. */
+function hasRows(m: Manifest, run: Run, answering: boolean) {
+  return m.clock !== 'person' || (run.head() > 0 && !answering);
+}
+
+/** The settings that the lab opens; none while somebody answers. */
+function OpenSettings({ block, bench, wanted }: { block: BlockOf<'bench'>; bench: BenchState; wanted: ReactNode }) {
+  if (block.open.length === 0 || bench.live.counting.on) return null;
+  return (
+    <section
+      className="flex max-h-[34%] shrink-0 flex-col gap-1 overflow-auto border-t bg-sheet px-3 py-1.5"
+      aria-label="Settings"
+    >
+      <SettingsPanel
+        m={bench.m}
+        values={bench.live.sides[0].settings}
+        only={block.open}
+        lying
+        onChange={(id, v) => bench.change(0, id, v)}
+      />
+      {wanted}
+    </section>
+  );
+}
+
 /** Accounts and curves that the lab shows beside the picture, and what the run has come to. */
 function Beside({ block, m, run }: { block: BlockOf<'bench'>; m: Manifest; run: Run }) {
-  const told = m.outcomes.filter((o) => block.table.includes(o.id)).map((o) => o.id);
+  const settled = run.outcomes();
+  const told = m.outcomes.filter((o, i) => block.table.includes(o.id) && !Number.isNaN(settled[i])).map((o) => o.id);
   if ([...block.bars, ...block.profiles, ...told].length === 0) return null;
   return (
     <div

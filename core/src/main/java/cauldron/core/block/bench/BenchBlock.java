@@ -42,7 +42,8 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
 
     @Override
     public String counted(Written written) {
-        return distinct(written) + " of " + distinctTrials + " trials";
+        int have = distinct(written);
+        return have > distinctTrials ? have + " trials" : have + " of " + distinctTrials + (distinctTrials == 1 ? " trial" : " trials");
     }
 
     @Override
