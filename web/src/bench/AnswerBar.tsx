@@ -13,7 +13,7 @@ export function AnswerBar({ bench }: { bench: BenchState }) {
   const { m, live } = bench;
   const { run } = live.sides[0];
   const { on, trouble } = live.counting;
-  if (m.clock !== 'person') return null;
+  if (m.clock !== 'person' || (run.isOver() && !trouble)) return null;
   const last = on ? lastThat(m, run) : '';
   return (
     <section
@@ -23,9 +23,9 @@ export function AnswerBar({ bench }: { bench: BenchState }) {
       <div
         {...{ [ANSWERS_HERE]: '' }}
         data-testid="answer-bar"
-        className={`flex min-w-64 flex-1 touch-none items-center justify-center rounded-house px-4 text-center select-none ${on ? 'min-h-20 cursor-pointer border-2 border-ink bg-wash text-lead font-semibold' : 'min-h-8 border border-edge text-soft'}`}
+        className={`flex min-w-64 flex-1 touch-none items-center justify-center rounded-house px-4 text-center select-none ${on ? 'min-h-16 cursor-pointer border-2 border-ink bg-wash text-lead font-semibold' : 'min-h-8 border border-edge text-soft'}`}
       >
-        {on ? 'Press here at the cue, or any key' : answerWords(run)}
+        {on ? 'Press here at the cue, or any key' : 'Begin, then answer each cue with any key, here or on the picture'}
       </div>
       <output className="min-w-36 text-fine" data-testid="last-answer">
         {last}
@@ -34,12 +34,6 @@ export function AnswerBar({ bench }: { bench: BenchState }) {
       <Trouble error={trouble || undefined} />
     </section>
   );
-}
-
-function answerWords(run: Run) {
-  return run.isOver()
-    ? 'The set is over. Again shows it once more; another set has other waits.'
-    : 'Begin, then answer each cue with any key, here or on the picture';
 }
 
 /** What happened last of that which is told who answers, by its name. */

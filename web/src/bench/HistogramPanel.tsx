@@ -27,12 +27,15 @@ export function HistogramPanel({
   distribution: d,
   names,
   layers,
+  low,
 }: {
   m: Manifest;
   run: Run;
   distribution: Distribution;
   names: string[];
   layers: ReadonlySet<string>;
+  /** Whether it stands below a picture, where there is little height. */
+  low?: boolean;
 }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
@@ -69,7 +72,7 @@ export function HistogramPanel({
       : 1.25 * Math.max(...c.curve);
   const top = Math.max(5, ...shown.map((p) => height(counted[p])));
   const withTheory = shown.filter((p) => !Number.isNaN(counted[p].curve[0]));
-  const H = Math.max(120, Math.min(0.55 * W, 15 * type));
+  const H = Math.max(120, Math.min(0.55 * W, (low ? 9.5 : 15) * type));
   const PAD = { left: 3.6 * type, right: 1.2 * type, top: 2.2 * type, bottom: 2.4 * type };
   const x = scaleLinear([0, end.current], [PAD.left, W - PAD.right]);
   const y = scaleLinear([0, top], [H - PAD.bottom, PAD.top]).clamp(true);

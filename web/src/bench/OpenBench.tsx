@@ -229,6 +229,7 @@ function Bench({ m }: { m: Manifest }) {
                     distribution={d}
                     names={populationNames(m, d, s.settings)}
                     layers={layers}
+                    low={!beside}
                   />
                 )),
               )}

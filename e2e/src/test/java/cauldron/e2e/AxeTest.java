@@ -83,6 +83,13 @@ class AxeTest {
             Chrome.button(page, "Over all").click();
             page.locator("[data-point]").nth(1).waitFor();
             check(page, "all trials in a table and a graph");
+            page.navigate(App.address() + "/bench/reflex-timer");
+            Chrome.button(page, "Begin").click();
+            page.locator("[data-lamp]").waitFor();
+            check(page, "somebody is answering");
+            page.keyboard().press("Escape");
+            Chrome.button(page, "Another set").waitFor();
+            check(page, "a set of answers");
         }
     }
 

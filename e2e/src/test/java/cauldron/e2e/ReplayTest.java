@@ -114,6 +114,10 @@ class ReplayTest {
                     new Recipe.Timed(5.4, new Action.LetGo()), new Recipe.Timed(9, new Action.Change("friction", 0.02))));
     private static final Recipe CRASH = new Recipe("crash-rig", 1, Map.of("front", 250.0, "bag", true, "met", "sled"), 1,
             List.of());
+    private static final Recipe WATCH = new Recipe("reflex-timer", 1, Map.of("shortest", 2.0, "longest", 2.0, "events", 5.0), 3,
+            List.of(new Recipe.Timed(0.5, new Action.Perform("begin")), new Recipe.Timed(1, new Action.Perform("answer")),
+                    new Recipe.Timed(3.016, new Action.Perform("shown")), new Recipe.Timed(3.2571, new Action.Perform("answer")),
+                    new Recipe.Timed(5.263, new Action.Perform("shown")), new Recipe.Timed(5.5804, new Action.Perform("answer"))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -121,7 +125,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH);
     }
 
     @ParameterizedTest
