@@ -88,6 +88,10 @@ export function HistogramPanel({
       path += `${i ? 'L' : 'M'}${x((i * end.current) / last).toFixed(1)} ${y(values[i]).toFixed(1)}`;
     return path;
   };
+  const spoken = (p: number) => {
+    const known = d.marks.map((k, i) => ({ k, v: counted[p].marks[i] * d.perSi })).filter(({ v }) => !Number.isNaN(v));
+    return `${names[p]}: ${known.map(({ k, v }) => `${k} ${printShort(Number(v.toPrecision(3)))} ${d.unit}`).join(', ')}`;
+  };
   return (
     <figure ref={box} className="flex flex-col gap-1" aria-label={`Histogram: ${d.name}`}>
       <figcaption className="flex flex-wrap items-center gap-x-4 gap-y-1 text-fine">
@@ -129,17 +133,7 @@ export function HistogramPanel({
           <Select label="Bins" value={bins} onChange={setBins} options={BINS.map((b) => ({ id: b, name: b }))} />
         </span>
       </figcaption>
-      <svg
-        width={W}
-        height={H}
-        role="img"
-        aria-label={shown
-          .map(
-            (p) =>
-              `${names[p]}: ${d.marks.map((k, i) => `${k} ${printShort(Number((counted[p].marks[i] * d.perSi).toPrecision(3)))} ${d.unit}`).join(', ')}`,
-          )
-          .join('; ')}
-      >
+      <svg width={W} height={H} role="img" aria-label={shown.map(spoken).join('; ') || `no ${d.counted} yet`}>
         <Axes
           {...{ x, y, width: W, height: H, pad: PAD, type }}
           along={{ symbol: d.symbol, unit: d.unit, from: 0, to: end.current }}
