@@ -130,6 +130,7 @@ function PointAt({ picture, onPoint }: { picture: Picture; onPoint: (x: number, 
 
 /** What the things an act can drag are called now: those of the list that it picks from first. */
 function draggedNames(act: Act, run: Run) {
+  if (act.dragging!.called) return [act.dragging!.called];
   const pick = act.arguments.find((a) => a.type === 'pick');
   return pick ? run.itemNames(pick.from) : [];
 }

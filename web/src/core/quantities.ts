@@ -5,7 +5,7 @@ import type { Failure, Instrument, Manifest, SettingValues } from './types';
 /** Whether something declared with `shownWhen` (`setting=value`) is to be shown now. */
 export function isShown(shownWhen: string, values: SettingValues) {
   const [id, value] = shownWhen.split('=');
-  return !shownWhen || String(values[id]) === value;
+  return !shownWhen || value.split('|').includes(String(values[id]));
 }
 export function initialSettings(m: Manifest): SettingValues {
   return Object.fromEntries(m.settings.map((s) => [s.id, s.initial]));

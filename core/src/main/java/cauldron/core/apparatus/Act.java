@@ -33,14 +33,14 @@ public final class Act extends Declared {
     /** Possible only while a flag of the scene is up. */
     public Act when(Flag flag) {
         stillOpen();
-        possibleWhen = new Condition(flag, true);
+        possibleWhen = Condition.of(flag, true);
         return this;
     }
 
     /** Possible only while a flag of the scene is down. */
     public Act unless(Flag flag) {
         stillOpen();
-        possibleWhen = new Condition(flag, false);
+        possibleWhen = Condition.of(flag, false);
         return this;
     }
 
@@ -122,7 +122,14 @@ public final class Act extends Declared {
      */
     public Act dragging(List<Place> things, Coordinate radius, SceneNumber many) {
         stillOpen();
-        dragging = new Dragging(things, radius, many);
+        dragging = new Dragging(things, radius, many, "");
+        return this;
+    }
+
+    /** It is also done by dragging one thing that is always there; {@link Apparatus#dragged} tells what a place means. */
+    public Act dragging(Place thing, Coordinate radius, String called) {
+        stillOpen();
+        dragging = new Dragging(List.of(thing), radius, null, called);
         return this;
     }
 
@@ -139,12 +146,13 @@ public final class Act extends Declared {
         return new Action.Perform(id(), Tree.of(pointingX.id(), pointingX.own(x), pointingY.id(), pointingY.own(y)));
     }
 
-    private record Dragging(List<Place> things, Coordinate radius, SceneNumber many) {
+    private record Dragging(List<Place> things, Coordinate radius, SceneNumber many, String called) {
 
         Map<String, Object> toTree() {
             List<Object> all = new ArrayList<>();
             things.forEach(p -> all.add(Tree.of("xField", p.x().id(), "yField", p.y().id())));
-            return Tree.of("things", all, "radiusField", radius.id(), "manyField", many.id());
+            return Tree.of("things", all, "radiusField", radius.id(), "manyField", many == null ? "" : many.id(),
+                    "called", called);
         }
     }
 
@@ -205,7 +213,9 @@ public final class Act extends Declared {
         }
         if (dragging != null) {
             faults.known(this, dragging.radius(), all.scene());
-            faults.known(this, dragging.many(), all.scene());
+            if (dragging.called().isEmpty()) {
+                faults.known(this, dragging.many(), all.scene());
+            }
             dragging.things().forEach(p -> faults.known(this, p.x(), all.scene()));
         }
     }

@@ -88,15 +88,16 @@ public final class Amount extends Setting {
         return this;
     }
 
-    /** Shown only while a choice stands on an option. */
-    public <T> Amount when(Choice<T> choice, T option) {
-        setShownWhen(new Condition(choice, option));
+    /** Shown only while a choice stands on one of some options. */
+    @SafeVarargs
+    public final <T> Amount when(Choice<T> choice, T... options) {
+        setShownWhen(Condition.of(choice, (Object[]) options));
         return this;
     }
 
     /** Shown only while a switch is on. */
     public Amount when(Switch toggle) {
-        setShownWhen(new Condition(toggle, true));
+        setShownWhen(Condition.of(toggle, true));
         return this;
     }
 

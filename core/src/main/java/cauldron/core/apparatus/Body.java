@@ -28,10 +28,11 @@ public final class Body extends Declared {
         return this;
     }
 
-    /** It is there only while a choice stands on an option. */
-    public <T> Body when(Choice<T> choice, T option) {
+    /** It is there only while a choice stands on one of some options. */
+    @SafeVarargs
+    public final <T> Body when(Choice<T> choice, T... options) {
         stillOpen();
-        thereWhen = new Condition(choice, option);
+        thereWhen = Condition.of(choice, (Object[]) options);
         return this;
     }
 

@@ -54,9 +54,10 @@ public final class Choice<T> extends Setting {
         return this;
     }
 
-    /** Shown only while another choice stands on an option. */
-    public <U> Choice<T> when(Choice<U> choice, U option) {
-        setShownWhen(new Condition(choice, option));
+    /** Shown only while another choice stands on one of some options. */
+    @SafeVarargs
+    public final <U> Choice<T> when(Choice<U> choice, U... options) {
+        setShownWhen(Condition.of(choice, (Object[]) options));
         return this;
     }
 

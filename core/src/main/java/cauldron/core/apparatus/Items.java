@@ -61,9 +61,10 @@ public final class Items extends Setting {
         return this;
     }
 
-    /** There only while a choice stands on an option. */
-    public <T> Items when(Choice<T> choice, T option) {
-        setShownWhen(new Condition(choice, option));
+    /** There only while a choice stands on one of some options. */
+    @SafeVarargs
+    public final <T> Items when(Choice<T> choice, T... options) {
+        setShownWhen(Condition.of(choice, (Object[]) options));
         return this;
     }
 

@@ -31,9 +31,10 @@ public final class Switch extends Setting {
         return this;
     }
 
-    /** Shown only while a choice stands on an option. */
-    public <T> Switch when(Choice<T> choice, T option) {
-        setShownWhen(new Condition(choice, option));
+    /** Shown only while a choice stands on one of some options. */
+    @SafeVarargs
+    public final <T> Switch when(Choice<T> choice, T... options) {
+        setShownWhen(Condition.of(choice, (Object[]) options));
         return this;
     }
 

@@ -58,9 +58,9 @@ public final class ReflexTimer extends Apparatus {
     final Choice<Cue> cue = choice("cue", "Answer to", Cue.class).option("lamp", "a lamp", Cue.LAMP)
             .option("horn", "a horn", Cue.HORN).option("both", "lamp and horn together", Cue.BOTH);
     final Choice<Colour> colour = choice("colour", "Colour of the lamp", Colour.class).option("white", "white", Colour.WHITE)
-            .option("red", "red", Colour.RED).option("green", "green", Colour.GREEN);
+            .option("red", "red", Colour.RED).option("green", "green", Colour.GREEN).when(cue, Cue.LAMP, Cue.BOTH);
     final Choice<Where> where = choice("where", "Place of the lamp", Where.class).option("ahead", "straight ahead", Where.AHEAD)
-            .option("anywhere", "anywhere on the horizon", Where.ANYWHERE);
+            .option("anywhere", "anywhere on the horizon", Where.ANYWHERE).when(cue, Cue.LAMP, Cue.BOTH);
     final Amount events = count("events", "n", "How many times").within(5, MOST_EVENTS).first(10);
     final Amount longest = amount("longest", "w_2", "Longest wait", "s").within(1, 10).step(0.5).first(4);
     final Amount shortest = amount("shortest", "w_1", "Shortest wait", "s").within(1, 10).step(0.5).first(1.5)
