@@ -118,6 +118,11 @@ class ReplayTest {
             List.of(new Recipe.Timed(0.5, new Action.Perform("begin")), new Recipe.Timed(1, new Action.Perform("answer")),
                     new Recipe.Timed(3.016, new Action.Perform("shown")), new Recipe.Timed(3.2571, new Action.Perform("answer")),
                     new Recipe.Timed(5.263, new Action.Perform("shown")), new Recipe.Timed(5.5804, new Action.Perform("answer"))));
+    private static final Recipe PRESS = new Recipe("spring-bench", 1, Map.of("arrangement", "parallel", "limited", true, "limit", 17.0),
+            1, List.of(new Recipe.Timed(0, new Action.Perform("set-force", Map.of("force", 48.0))),
+                    new Recipe.Timed(1, new Action.Perform("less")),
+                    new Recipe.Timed(2, new Action.Perform("set-place", Map.of("displacement", -14.5))),
+                    new Recipe.Timed(3, new Action.Perform("let-off"))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -125,7 +130,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS);
     }
 
     @ParameterizedTest

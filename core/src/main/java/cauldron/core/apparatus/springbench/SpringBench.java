@@ -108,8 +108,8 @@ public final class SpringBench extends Apparatus {
     final Force ofPress = force("press", "F", "force of the press on the plate", plate);
     final Force ofSpring = force("spring", "F_s", "force of the spring on the plate", plate);
 
-    final Act more = act("more", "One step to longer").told("one step to longer");
-    final Act less = act("less", "One step to shorter").told("one step to shorter");
+    final Act more = act("more", "A step longer").told("a step longer");
+    final Act less = act("less", "A step shorter").told("a step shorter");
     final Act setForce = act("set-force", "Set the force …").told("force set to {force}");
     final Amount wantedForce = setForce.amount("force", "F", "Force, pulling counted positive", "N")
             .within(-STRONGEST, STRONGEST).step(1).first(10);
