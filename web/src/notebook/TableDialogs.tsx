@@ -1,9 +1,8 @@
-import { useEffect, useState, type ComponentProps } from 'react';
 import type { ColumnSpec, Worked } from '../core';
-import { Dialog } from '../ui';
+import { FetchedDialog } from '../ui/FetchedDialog';
 import { ColumnDialog } from './ColumnDialog';
 import { FillDialog } from './FillDialog';
-import type { ImportDialog } from './ImportDialog';
+import type { Brought } from './ImportDialog';
 import { PasteDialog } from './PasteDialog';
 import { StatisticsDialog } from './StatisticsDialog';
 import type { NotebookTable } from './table';
@@ -45,7 +44,8 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     );
   }
   if (asked?.what === 'file') {
-    return <BringingIn file={asked.file} table={table} onClose={onClose} onBring={(b) => done(() => ops.bringIn(b))} />;
+    const bring = { file: asked.file, table, onClose, onBring: (b: Brought) => done(() => ops.bringIn(b)) };
+    return <FetchedDialog title="Bring in a file" load={bringingIn} props={bring} />;
   }
   if (asked?.what === 'paste') {
     return (
@@ -73,24 +73,4 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   return null;
 }
 
-/** Fetched when a file is brought in: few do, and it needs the server anyway to read a spreadsheet. */
-function BringingIn(props: ComponentProps<typeof ImportDialog>) {
-  const [Fetched, setFetched] = useState<typeof ImportDialog | null>(null);
-  const [failed, setFailed] = useState(false);
-  useEffect(() => {
-    import('./ImportDialog').then(
-      (m) => setFetched(() => m.ImportDialog),
-      () => setFailed(true),
-    );
-  }, []);
-  if (Fetched) return <Fetched {...props} />;
-  return (
-    <Dialog open onClose={props.onClose} title="Bring in a file">
-      {failed ? (
-        <p role="alert">The server can’t be reached. Try again when the network is back; nothing is lost.</p>
-      ) : (
-        <p role="status">On its way …</p>
-      )}
-    </Dialog>
-  );
-}
+const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);

@@ -9,6 +9,7 @@ import { tableOf } from '../notebook/table';
 import type { Journal, Slots } from '../notebook/journal';
 import { useAllApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
+import { FetchedDialog } from '../ui/FetchedDialog';
 import { MarkForm } from '../marking/MarkForm';
 import { Reopen } from '../marking/Reopen';
 import { Tries } from '../marking/Tries';
@@ -20,7 +21,6 @@ import { PartNav } from './PartNav';
 import { Help } from '../shell/Help';
 import type { HelpPlace } from '../shell/help';
 import { ReportButton } from './ReportButton';
-import { SubmitDialog } from './SubmitDialog';
 import { useJournal } from './useJournal';
 import { loadLabBench } from './DeskPane';
 import { Workbench } from './Workbench';
@@ -187,19 +187,25 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
         </section>
       </div>
       {submitting && (
-        <SubmitDialog
-          work={data.id}
-          journal={journal}
-          onClose={() => setSubmitting(false)}
-          onDone={() => {
-            setSubmitting(false);
-            void refresh();
+        <FetchedDialog
+          title="Hand in this lab"
+          load={handingIn}
+          props={{
+            work: data.id,
+            journal,
+            onClose: () => setSubmitting(false),
+            onDone: () => {
+              setSubmitting(false);
+              void refresh();
+            },
           }}
         />
       )}
     </div>
   );
 }
+
+const handingIn = () => import('./SubmitDialog').then((m) => m.SubmitDialog);
 
 /** What a student may want to read in a part. */
 function helpFor(part: Sheet['parts'][number]): HelpPlace {

@@ -123,6 +123,10 @@ class ReplayTest {
                     new Recipe.Timed(1, new Action.Perform("less")),
                     new Recipe.Timed(2, new Action.Perform("set-place", Map.of("displacement", -14.5))),
                     new Recipe.Timed(3, new Action.Perform("let-off"))));
+    /** A cork that bounces beside a flare whose parachute opens. */
+    private static final Recipe SHAFT = new Recipe("drop-tower", 1, Map.of("thing", "flare", "two", true, "second", "cork",
+            "height", 30.0, "opens", 18.0, "gates", true, "medium", "carbon-dioxide"), 1,
+            List.of(new Recipe.Timed(0.4, new Action.Perform("let-go")), new Recipe.Timed(2, new Action.Change("place", "moon"))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -130,7 +134,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT);
     }
 
     @ParameterizedTest

@@ -28,6 +28,13 @@ public final class Body extends Declared {
         return this;
     }
 
+    /** It is there only while a switch is on. */
+    public Body when(Switch toggle) {
+        stillOpen();
+        thereWhen = Condition.of(toggle, true);
+        return this;
+    }
+
     /** It is there only while a choice stands on one of some options. */
     @SafeVarargs
     public final <T> Body when(Choice<T> choice, T... options) {

@@ -54,6 +54,12 @@ public final class Choice<T> extends Setting {
         return this;
     }
 
+    /** Shown only while a switch is on. */
+    public Choice<T> when(Switch toggle) {
+        setShownWhen(Condition.of(toggle, true));
+        return this;
+    }
+
     /** Shown only while another choice stands on one of some options. */
     @SafeVarargs
     public final <U> Choice<T> when(Choice<U> choice, U... options) {

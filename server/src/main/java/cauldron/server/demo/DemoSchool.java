@@ -84,6 +84,7 @@ class DemoSchool {
         give(ines, ten, tens, new DemoGas(), Duration.ofDays(9), DemoStudent.UNDER_WAY);
         give(ines, ten, tens, new DemoBuffer(), Duration.ofDays(6), DemoStudent.AT_THE_PRESS);
         give(ines, ten, tens, new DemoClock(), Duration.ofDays(2), DemoStudent.SPREAD);
+        give(ines, eleven, elevens, new DemoShaft(), Duration.ofDays(20), DemoStudent.IN_THE_SHAFT);
         give(ines, eleven, elevens, new DemoCrash(), Duration.ofDays(17), DemoStudent.IN_THE_SHOP);
         give(ines, eleven, elevens, new DemoRail(), Duration.ofDays(14), DemoStudent.ON_THE_RAIL);
         give(ines, eleven, elevens, new DemoGlider(), Duration.ofDays(11), DemoStudent.UNDER_WAY);
