@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { sendFile } from '../api/client';
+import { sendFile } from '../api/desk';
 import { convert, type ColumnSpec, type TableSpec } from '../core';
 import { Button, Dialog, Select, Trouble } from '../ui';
 import { cellsOf, guessMark, guessSeparator, MARKS, SEPARATORS } from './delimited';

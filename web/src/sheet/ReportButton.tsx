@@ -1,6 +1,5 @@
 import { FileText, X } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { askReport } from '../api/client';
 import { save } from '../ui/save';
 import type { Sheet } from '../core';
 import type { Journal } from '../notebook/journal';
@@ -45,6 +44,7 @@ export function ReportButton({
     if (!(await journal.settle())) throw new Error('Not everything is kept yet. Try again when it is.');
     const svgs = [...box.current!.querySelectorAll<SVGSVGElement>('[data-drawing] > svg, [data-drawing] > div > svg')];
     const { pngOf } = await import('./drawings');
+    const { askReport, base64 } = await import('../api/desk');
     const pictures = [];
     for (const [i, d] of drawn.entries())
       pictures.push({
@@ -103,13 +103,4 @@ export function ReportButton({
       )}
     </div>
   );
-}
-
-function base64(blob: Blob): Promise<string> {
-  return new Promise((done, fail) => {
-    const reader = new FileReader();
-    reader.onload = () => done((reader.result as string).split(',')[1]);
-    reader.onerror = () => fail(new Error('The picture of a graph could not be read.'));
-    reader.readAsDataURL(blob);
-  });
 }

@@ -24,7 +24,7 @@ export function FetchedDialog<P extends { onClose: () => void }>({
   return (
     <Dialog open onClose={props.onClose} title={title}>
       {failed ? (
-        <p role="alert">The server can’t be reached. Try again when the network is back; nothing is lost.</p>
+        <p role="alert">{"The server can't be reached. Try again when the network is back; nothing is lost."}</p>
       ) : (
         <p role="status">On its way …</p>
       )}

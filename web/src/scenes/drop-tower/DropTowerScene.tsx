@@ -9,7 +9,7 @@ const COURSES = 24;
 
 /** The clock-weight shaft in section: walls, floor, the edge things are let fall from, gates, and what falls. */
 export function DropTowerScene({ picture }: PropsOf<'drop-tower'>) {
-  const { width, height } = picture;
+  const { height } = picture;
   const middle =
     picture.get('thing.1.x') + (picture.get('both') ? (picture.get('thing.2.x') - picture.get('thing.1.x')) / 2 : 0);
   const half = picture.get('wall');
@@ -81,8 +81,6 @@ export function DropTowerScene({ picture }: PropsOf<'drop-tower'>) {
           />
         </g>
       ))}
-      <rect x={0} y={-height} width={Math.max(0, left - thick)} height={3 * height} fill="var(--stage)" />
-      <rect x={right + thick} y={-height} width={Math.max(0, width)} height={3 * height} fill="var(--stage)" />
     </g>
   );
 }

@@ -51,7 +51,7 @@ final class BenchHands {
 
     /** A readout, in its unit; the first of it where there are two benches. */
     double channel(String id) {
-        return Double.parseDouble(page.locator("[data-channel=" + id + "]").first().innerText().replace('\u2212', '-')
+        return Double.parseDouble(page.locator("[data-channel='" + id + "']").first().innerText().replace('\u2212', '-')
                 .split(" ")[0]);
     }
 }
