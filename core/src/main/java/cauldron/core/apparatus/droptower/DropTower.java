@@ -5,9 +5,9 @@ import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Body;
 import cauldron.core.apparatus.Channel;
-import cauldron.core.apparatus.Channel.Account;
 import cauldron.core.apparatus.Choice;
 import cauldron.core.apparatus.Coordinate;
+import cauldron.core.apparatus.Energies;
 import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Experiment;
 import cauldron.core.apparatus.Flag;
@@ -70,10 +70,7 @@ public final class DropTower extends Apparatus {
         List.of(heights, velocities, accelerations, drags).forEach(list -> list.get(1).of(other));
     }
 
-    final Channel kinetic = account("kinetic", "E_k", "Kinetic energy", Account.KINETIC);
-    final Channel potential = account("potential", "E_p", "Potential energy", Account.POTENTIAL);
-    final Channel thermal = account("thermal", "E_th", "Thermal energy", Account.THERMAL);
-    final Channel total = account("total", "E", "Total energy", Account.TOTAL);
+    final Energies account = include(new Energies(10, 3));
 
     final List<Event> contacts = each(THINGS, i -> event("contact." + i, i == 1 ? "first contact" : "first contact of the other"));
     final List<Event> bounces = each(THINGS, i -> event("bounce." + i, i == 1 ? "later contact" : "later contact of the other"));
@@ -89,7 +86,7 @@ public final class DropTower extends Apparatus {
             .decimals(3));
     final List<Outcome> terminal = each(THINGS, i -> outcome("terminal." + i, index("v_t", i),
             ofWhich("Terminal speed in this medium", i), "m/s").decimals(2).aside());
-    final List<Outcome> between = each(THINGS, i -> outcome("between." + i, index("t", i), ofWhich("Between the gates", i), "s")
+    final List<Outcome> between = each(THINGS, i -> outcome("between." + i, index("Δt", i), ofWhich("Between the gates", i), "s")
             .decimals(4));
 
     final View shaft = view("shaft", "The shaft");
@@ -155,10 +152,6 @@ public final class DropTower extends Apparatus {
 
     static int thingOf(int pass) {
         return (pass - 1) / GATES + 1;
-    }
-
-    private Channel account(String id, String symbol, String name, Account part) {
-        return channel(id, symbol, name, "J").typically(0, 10).decimals(3).account(part);
     }
 
     /** What falls as one of the two, from 0 on. */

@@ -86,7 +86,7 @@ final class DropTowerExperiment extends OdeExperiment {
             double back = d.falling(settings(), i).restitution * speed;
             back = back < SLOWEST ? 0 : back;
             // Two that strike at one instant are found one after the other, the second a trifle below the floor.
-            state[heat] += 0.5 * mass(i) * (speed * speed - back * back) + heaviness(i) * state[y[i]];
+            state[heat] += 0.5 * mass(i) * (speed * speed - back * back) + effectiveWeight(i) * state[y[i]];
             state[y[i]] = 0;
             state[v[i]] = back;
             if (back == 0) {
@@ -146,12 +146,12 @@ final class DropTowerExperiment extends OdeExperiment {
     }
 
     /** Weight less buoyancy, in N. */
-    private double heaviness(int i) {
+    private double effectiveWeight(int i) {
         return (mass(i) - density * d.falling(settings(), i).volume) * gravity;
     }
 
     private double acceleration(int i, double velocity) {
-        return phase[i].get() != FALLING ? 0 : (-heaviness(i) - drag(i) * velocity * Math.abs(velocity)) / mass(i);
+        return phase[i].get() != FALLING ? 0 : (-effectiveWeight(i) - drag(i) * velocity * Math.abs(velocity)) / mass(i);
     }
 
     @Override
@@ -172,7 +172,7 @@ final class DropTowerExperiment extends OdeExperiment {
         for (int i = 0; i < things; i++) {
             double k = drag(i);
             if (k > 0) {
-                double settling = Math.sqrt(mass(i) * mass(i) / (k * heaviness(i)));
+                double settling = Math.sqrt(mass(i) * mass(i) / (k * effectiveWeight(i)));
                 h = Math.min(h, PART * Math.min(settling, mass(i) / (k * Math.abs(state[v[i]]) + 1e-300)));
             }
             // The floor is told from above and below by the sign of y: no bounce may begin and end within one step.
@@ -213,12 +213,9 @@ final class DropTowerExperiment extends OdeExperiment {
             out.put(d.accelerations.get(i), there ? acceleration(i, speed) : Double.NaN);
             out.put(d.drags.get(i), there ? 0 - drag(i) * speed * Math.abs(speed) : Double.NaN);
             moving += there ? 0.5 * mass(i) * speed * speed : 0;
-            lifted += there ? heaviness(i) * now[y[i]] : 0;
+            lifted += there ? effectiveWeight(i) * now[y[i]] : 0;
         }
-        out.put(d.kinetic, moving);
-        out.put(d.potential, lifted);
-        out.put(d.thermal, now[heat]);
-        out.put(d.total, moving + lifted + now[heat]);
+        d.account.put(out, moving, lifted, now[heat]);
     }
 
     @Override
@@ -228,7 +225,7 @@ final class DropTowerExperiment extends OdeExperiment {
                 out.put(d.fell.get(i), contactAt[i].get());
                 out.put(d.struck.get(i), contactSpeed[i].get());
                 if (drag(i) > 0) {
-                    out.put(d.terminal.get(i), Math.sqrt(heaviness(i) / drag(i)));
+                    out.put(d.terminal.get(i), Math.sqrt(effectiveWeight(i) / drag(i)));
                 }
             }
             double one = passed[i * DropTower.GATES].get();

@@ -3,10 +3,10 @@ package cauldron.core.apparatus.railrun;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Channel;
-import cauldron.core.apparatus.Channel.Account;
 import cauldron.core.apparatus.Choice;
 import cauldron.core.apparatus.Coordinate;
 import cauldron.core.apparatus.Declaration;
+import cauldron.core.apparatus.Energies;
 import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Experiment;
 import cauldron.core.apparatus.Flag;
@@ -77,10 +77,7 @@ public final class RailRun extends Apparatus {
     final Channel weight = channel("weight", "W", "Weight", "N").typically(0, 1200).decimals(0);
     final Channel frictionForce = channel("friction-force", "F_r", "Friction", "N").typically(0, 200).decimals(0);
     final Channel tangential = channel("tangential", "a_t", "Tangential acceleration", "m/s²").typically(-10, 10);
-    final Channel kinetic = account("kinetic", "E_k", "Kinetic energy", Account.KINETIC);
-    final Channel potential = account("potential", "E_p", "Potential energy", Account.POTENTIAL);
-    final Channel thermal = account("thermal", "E_th", "Thermal energy", Account.THERMAL);
-    final Channel total = account("total", "E", "Total energy", Account.TOTAL);
+    final Energies account = include(new Energies(5000, 0));
     final Channel byGravity = work("by-gravity", "W_g", "Work of gravity");
     final Channel byNormal = work("by-normal", "W_N", "Work of the normal force");
     final Channel byFriction = work("by-friction", "W_r", "Work of friction");
@@ -139,11 +136,8 @@ public final class RailRun extends Apparatus {
                 .with(level, 1.0).at(0).reading(speed, height).account().forces();
         setUp("little-friction", "A little friction", "With friction on, the total stays, motion dies, and all is thermal in the "
                 + "end. Look at the dial beside friction before you run.")
-                .with(shape, "trough").with(friction, 0.03).at(0).reading(speed, distance).account().graphing(kinetic, thermal, total);
-    }
-
-    private Channel account(String id, String symbol, String name, Account part) {
-        return channel(id, symbol, name, "J").typically(0, 5000).decimals(0).account(part);
+                .with(shape, "trough").with(friction, 0.03).at(0).reading(speed, distance).account().graphing(account.kinetic(),
+                        account.thermal(), account.total());
     }
 
     private Channel work(String id, String symbol, String name) {

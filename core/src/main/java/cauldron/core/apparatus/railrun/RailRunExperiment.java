@@ -294,10 +294,7 @@ final class RailRunExperiment extends OdeExperiment {
         out.put(d.normal, normal);
         out.put(d.frictionForce, Math.abs(friction(s)));
         out.put(d.tangential, onRail() ? tangential(s) + friction(s) / mass : 0);
-        out.put(d.kinetic, kinetic);
-        out.put(d.potential, potential);
-        out.put(d.thermal, s[heat]);
-        out.put(d.total, kinetic + potential + s[heat]);
+        d.account.put(out, kinetic, potential, s[heat]);
         out.put(d.byGravity, startEnergy.get() - mass * gravity * height);
         // It pushes across the way and so does no work, but for the blow of a landing.
         out.put(d.byNormal, landingLoss.isOn() ? -landingLoss.get() : 0);

@@ -117,18 +117,18 @@ class DropTowerTest {
         assertThat(run.isOver()).isTrue();
         // All bounces together: a geometric series, up to where a rebound is rest.
         assertThat(run.time()).isBetween(Math.sqrt(16 / G), Math.sqrt(16 / G) * (1 + 0.55) / (1 - 0.55));
-        assertThat(run.read(TOWER.total)).isCloseTo(0.012 * G * 8, within(1e-12));
-        assertThat(run.read(TOWER.thermal)).isCloseTo(0.012 * G * 8, within(1e-12));
+        assertThat(run.read(TOWER.account.total())).isCloseTo(0.012 * G * 8, within(1e-12));
+        assertThat(run.read(TOWER.account.thermal())).isCloseTo(0.012 * G * 8, within(1e-12));
     }
 
     @ParameterizedTest
     @EnumSource(Thing.class)
     void energyIsKept(Thing thing) {
         Run run = fall("thing", thing.id, "two", true, "second", "net", "height", 37, "opens", 20, "medium", "carbon-dioxide");
-        double all = run.read(TOWER.total);
+        double all = run.read(TOWER.account.total());
         for (double t = 0.25; !run.isOver() && t < 60; t += 0.25) {
             run.seek(t);
-            assertThat(run.read(TOWER.total)).as("%s at %s s", thing, t).isCloseTo(all, within(1e-9 * all));
+            assertThat(run.read(TOWER.account.total())).as("%s at %s s", thing, t).isCloseTo(all, within(1e-9 * all));
         }
         assertThat(run.isOver()).as("at %s s: %s", run.time(), Arrays.toString(run.channels())).isTrue();
     }
