@@ -91,6 +91,8 @@ function Boxes({ boxes, d }: { boxes: Box[]; d: Distribution }) {
 
 function Row({ b, x, y, type, left }: { b: Box; x: (v: number) => number; y: number; type: number; left: number }) {
   const h = 0.75 * type;
+  const end = (v: number) => `M${x(v)} ${y - h / 2}v${h}`;
+  const whiskers = `M${x(b.least)} ${y}H${x(b.lower)}M${x(b.upper)} ${y}H${x(b.most)}${end(b.least)}${end(b.most)}`;
   const longest = Math.floor(left / (0.56 * type));
   return (
     <g data-box={b.name}>
@@ -104,12 +106,7 @@ function Row({ b, x, y, type, left }: { b: Box; x: (v: number) => number; y: num
         </text>
       ) : (
         <>
-          <path
-            d={`M${x(b.least)} ${y}H${x(b.lower)}M${x(b.upper)} ${y}H${x(b.most)}M${x(b.least)} ${y - h / 2}v${h}M${x(b.most)} ${y - h / 2}v${h}`}
-            stroke="var(--ink)"
-            strokeWidth="1.3"
-            fill="none"
-          />
+          <path d={whiskers} stroke="var(--ink)" strokeWidth="1.3" fill="none" />
           <rect
             x={x(b.lower)}
             y={y - h}

@@ -39,7 +39,7 @@ export function HistogramPanel({
 }) {
   const box = useRef<HTMLElement>(null);
   const { width: W, type } = useSize(box);
-  const [bins, setBins] = useState(m.clock === 'person' ? '20' : '40');
+  const [bins, setBins] = useState(String(d.bins));
   const [limit, setLimit] = useState(0.4 * d.typicalMax);
   const [alone, setAlone] = useState(ALL);
   const end = useRef(d.typicalMax);
@@ -89,8 +89,10 @@ export function HistogramPanel({
     return path;
   };
   const spoken = (p: number) => {
-    const known = d.marks.map((k, i) => ({ k, v: counted[p].marks[i] * d.perSi })).filter(({ v }) => !Number.isNaN(v));
-    return `${names[p]}: ${known.map(({ k, v }) => `${k} ${printShort(Number(v.toPrecision(3)))} ${d.unit}`).join(', ')}`;
+    const told = d.marks.map((mark, i) => ({ mark, value: counted[p].marks[i] * d.perSi }));
+    const known = told.filter(({ value }) => !Number.isNaN(value));
+    const words = known.map(({ mark, value }) => `${mark} ${printShort(Number(value.toPrecision(3)))} ${d.unit}`);
+    return `${names[p]}: ${words.join(', ')}`;
   };
   return (
     <figure ref={box} className="flex flex-col gap-1" aria-label={`Histogram: ${d.name}`}>

@@ -39,6 +39,7 @@ export function SettingField({ m, owner = '', s, value, onChange, of, among, tol
           {s.name}
         </p>
         <Select label={name} hideLabel value={String(value)} onChange={onChange} options={s.options} />
+        {s.note && <p className="text-fine leading-tight text-soft">{s.note}</p>}
       </div>
     );
   }

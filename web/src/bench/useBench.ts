@@ -112,9 +112,14 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     setSketches([]);
     setTrouble(undefined);
   };
-  const restart: typeof live.restart = (change) => {
+  /** What is under way comes to its end, and is kept. */
+  const close = () => {
+    if (live.counting.on) live.counting.breakOff();
     keepAll();
     afresh();
+  };
+  const restart: typeof live.restart = (change) => {
+    close();
     live.restart(isAPersons(m) ? { side: 0, ...change, seed: anySeed() } : change);
   };
   const change = (side: number, id: string, value: SettingValue) => {
@@ -164,17 +169,15 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     const why = whyNotReplay(t.recipe);
     setTrouble(why || undefined);
     if (why) return;
-    keepAll();
-    afresh();
+    close();
     identities.current = [{ id: t.id, number: t.number, name: t.name, note: t.note, at: t.at }, null];
     setSketches(t.sketches);
     live.load(t.recipe, t.until);
   };
   /** Puts a run that is kept ready on the bench, as a new trial. */
   const present = (setUp: SetUp) => {
-    keepAll();
-    afresh();
-    live.load(setUp.recipe, setUp.until);
+    close();
+    live.load(isAPersons(m) ? { ...setUp.recipe, seed: anySeed() } : setUp.recipe, setUp.until);
     live.seek(setUp.at);
   };
   /** A new run with the settings a kept one began with. */

@@ -9,7 +9,6 @@ const OTHER_KEYS = new Set(['Tab', 'Shift', 'Control', 'Alt', 'AltGraph', 'Meta'
 /** What a press answers to: the picture and the bar below it bear this. */
 export const ANSWERS_HERE = 'data-answers';
 
-/** Why a set was broken off; empty where it wasn't. */
 const OUT_OF_SIGHT = 'The page went out of sight, so the set was broken off: what it had counts. Begin another one.';
 
 /** The scene as a person's time needs it. */
@@ -126,7 +125,9 @@ export function useCounting(m: Manifest, runNow: () => Run, show: () => void) {
       else answer(e.timeStamp);
     };
     const press = (e: PointerEvent) => {
-      if (!(e.target instanceof Element) || !e.target.closest(`[${ANSWERS_HERE}]`)) return;
+      // Buttons over the picture, and a second finger or button, are for something else.
+      if (e.button !== 0 || !e.isPrimary || !(e.target instanceof Element) || e.target.closest('button')) return;
+      if (!e.target.closest(`[${ANSWERS_HERE}]`)) return;
       e.preventDefault();
       answer(e.timeStamp);
     };

@@ -131,10 +131,12 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   );
   const seek = useCallback(
     (time: number) => {
+      // A person's time can't be gone back over while it counts.
+      if (counting.on) return;
       seekAll(time);
       rest();
     },
-    [seekAll, rest],
+    [seekAll, rest, counting.on],
   );
   const act = useCallback(
     (side: number, action: Action) => {

@@ -64,6 +64,9 @@ export function boxPlots(
 ) {
   return door.boxPlots(apparatus, d.id, trials) as BoxPlots | Failure;
 }
+export function median(numbers: number[]) {
+  return door.median(Float64Array.from(numbers));
+}
 /** Places at which theory's curve beside a histogram is told, at least. */
 const SMOOTH = 80;
 export function countUp(

@@ -1,6 +1,7 @@
 package cauldron.browser;
 
 import cauldron.core.Tree;
+import cauldron.core.analysis.Statistics;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.BoxPlots;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
+import org.teavm.jso.typedarrays.Float64Array;
 import org.teavm.jso.typedarrays.Float64Array;
 
 /**
@@ -109,6 +111,12 @@ public final class BenchDoor {
             Distribution d = a.manifest().distribution(distribution);
             return BoxPlots.of(a, d, Tree.maps(Tree.of("trials", Trees.fromJs(trials)), "trials")).toTree(d);
         });
+    }
+
+    /** The median of some numbers; NaN of none. */
+    @JSExport
+    public static double median(Float64Array numbers) {
+        return Statistics.of(numbers.toJavaArray()).median();
     }
 
     /** A fresh run. */

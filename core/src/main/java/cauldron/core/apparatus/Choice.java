@@ -23,6 +23,7 @@ public final class Choice<T> extends Setting {
 
     private final List<Option<T>> options = new ArrayList<>();
     private String first;
+    private String note = "";
 
     Choice(Declaration owner, String id, String name) {
         super(owner, id, name);
@@ -39,6 +40,13 @@ public final class Choice<T> extends Setting {
     public Choice<T> first(String id) {
         stillOpen();
         first = id;
+        return this;
+    }
+
+    /** What whoever chooses should know. */
+    public Choice<T> note(String text) {
+        stillOpen();
+        note = text;
         return this;
     }
 
@@ -145,6 +153,6 @@ public final class Choice<T> extends Setting {
             list.add(Tree.of("id", option.id(), "name", option.name()));
         }
         return Tree.of("type", "choice", "id", id(), "name", name(), "options", list, "initial", initial(), "group",
-                group(), "live", isLive(), "shownWhen", shownWhen());
+                group(), "live", isLive(), "shownWhen", shownWhen(), "note", note);
     }
 }

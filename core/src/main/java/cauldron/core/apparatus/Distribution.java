@@ -14,6 +14,7 @@ public final class Distribution extends Shown<Distribution> {
     private String together = "all";
     private double scaleTimes;
     private int scaleMark;
+    private int bins = 40;
     private boolean overTrials;
     private Layer followedOn;
     private String followed = "";
@@ -77,6 +78,13 @@ public final class Distribution extends Shown<Distribution> {
         return this;
     }
 
+    /** In how many bins it is counted at first; 40 unless said, fewer where there are few values. */
+    public Distribution inBins(int many) {
+        stillOpen();
+        bins = many;
+        return this;
+    }
+
     /** It is compared over trials, too, as boxes. */
     public Distribution overTrials() {
         stillOpen();
@@ -112,6 +120,6 @@ public final class Distribution extends Shown<Distribution> {
                 "populations", populations.stream().map(Declared::id).toList(), "marks", marks, "decimals",
                 decimals(), "counted", counted, "together", together, "followed", followed, "followedOn",
                 followedOn == null ? "" : followedOn.id(), "perSi", 1 / factor(),
-                "scaleTimes", scaleTimes, "scaleMark", (double) scaleMark, "overTrials", overTrials);
+                "scaleTimes", scaleTimes, "scaleMark", (double) scaleMark, "overTrials", overTrials, "bins", (double) bins);
     }
 }

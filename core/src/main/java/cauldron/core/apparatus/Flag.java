@@ -9,7 +9,7 @@ public final class Flag extends SceneField {
         super(owner, id, Kind.FLAG);
     }
 
-    /** While it is up a tone of so many hertz is heard, as long as the apparatus is live. */
+    /** While it is up and a person's time counts, a tone of so many hertz is heard. */
     public Flag sounding(double frequency) {
         stillOpen();
         hertz = frequency;

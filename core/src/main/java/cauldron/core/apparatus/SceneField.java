@@ -32,7 +32,7 @@ public abstract sealed class SceneField extends Declared permits Coordinate, Fla
         return filmed;
     }
 
-    /** The tone that is heard while it is up; 0 for none. */
+    /** The tone that a person hears while it is up, in Hz; 0 for none. */
     double hertz() {
         return 0;
     }

@@ -56,7 +56,8 @@ public final class ReflexTimer extends Apparatus {
     enum Meanwhile { NOTHING, COUNTING, TALKING }
 
     final Choice<Cue> cue = choice("cue", "Answer to", Cue.class).option("lamp", "a lamp", Cue.LAMP)
-            .option("horn", "a horn", Cue.HORN).option("both", "lamp and horn together", Cue.BOTH);
+            .option("horn", "a horn", Cue.HORN).option("both", "lamp and horn together", Cue.BOTH)
+            .note("Who can't see the lamp answers the horn, who can't hear the horn the lamp.");
     final Choice<Colour> colour = choice("colour", "Colour of the lamp", Colour.class).option("white", "white", Colour.WHITE)
             .option("red", "red", Colour.RED).option("green", "green", Colour.GREEN).when(cue, Cue.LAMP, Cue.BOTH);
     final Choice<Where> where = choice("where", "Place of the lamp", Where.class).option("ahead", "straight ahead", Where.AHEAD)
@@ -74,13 +75,13 @@ public final class ReflexTimer extends Apparatus {
 
     final Channel number = channel("number", "N", "Answers so far", "").typically(0, 20).decimals(0);
     final Channel last = channel("last", "t_r", "Reaction time, the last one", "ms").typically(0, 600).decimals(0);
-    final Channel mean = channel("mean", "t_m", "Mean so far", "ms").typically(0, 600).decimals(1);
+    final Channel mean = channel("mean", "t_mean", "Mean so far", "ms").typically(0, 600).decimals(1);
     final Channel deviation = channel("deviation", "s", "Standard deviation so far", "ms").typically(0, 200).decimals(1);
     final Channel falseStarts = channel("false-starts", "N_f", "False starts", "").typically(0, 10).decimals(0);
     final Channel missed = channel("missed", "N_m", "Missed", "").typically(0, 10).decimals(0);
 
     final Distribution times = distribution("times", "t_r", "Reaction time", "ms").upTo(TYPICAL).decimals(0).of(cue)
-            .marks("mean − s", "mean", "mean + s").endingAt(SCALE, 1).counting("answers", "all").overTrials();
+            .marks("mean − s", "mean", "mean + s").endingAt(SCALE, 1).inBins(20).counting("answers", "all").overTrials();
 
     final Event answered = event("answered", "answer").told();
     final Event given = event("given", "cue");
@@ -88,10 +89,10 @@ public final class ReflexTimer extends Apparatus {
     final Event notAnswered = event("not-answered", "missed").told();
 
     final Outcome answers = outcome("answers", "N", "Answers", "").decimals(0);
-    final Outcome meanTime = outcome("mean-time", "t_m", "Mean reaction time", "ms").decimals(1);
+    final Outcome meanTime = outcome("mean-time", "t_mean", "Mean reaction time", "ms").decimals(1);
     final Outcome spread = outcome("spread", "s", "Standard deviation", "ms").decimals(1);
-    final Outcome median = outcome("median", "t_½", "Median", "ms").decimals(1).aside();
-    final Outcome fastest = outcome("fastest", "t_0", "Fastest answer", "ms").decimals(0).aside();
+    final Outcome median = outcome("median", "t_med", "Median", "ms").decimals(1).aside();
+    final Outcome fastest = outcome("fastest", "t_min", "Fastest answer", "ms").decimals(0).aside();
     final Outcome early = outcome("early", "N_f", "False starts", "").decimals(0);
     final Outcome lost = outcome("lost", "N_m", "Missed", "").decimals(0).aside();
 
