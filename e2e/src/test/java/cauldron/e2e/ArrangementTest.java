@@ -32,8 +32,7 @@ class ArrangementTest {
     }
 
     private void go(String part) {
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(part).setExact(true)).click();
+        Chrome.part(page, part);
         stage().waitFor();
     }
 

@@ -94,4 +94,32 @@ final class Chrome {
         item.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name)).or(
                 item.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name))).click();
     }
+
+    /** Opens a lab from a student's first page, seals a prediction, and goes to one of its parts. */
+    static void sealed(Page page, String lab, int choice, String part) {
+        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(lab)).getByRole(AriaRole.BUTTON).click();
+        button(page, "Prediction").click();
+        page.getByRole(AriaRole.RADIO).nth(choice).check();
+        button(page, "Seal my prediction").click();
+        part(page, part);
+    }
+
+    /** Goes to a part of the lab that is open. */
+    static void part(Page page, String name) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true)).click();
+    }
+
+    /** The question of the part in front that says something. */
+    static Locator question(Page page, String about) {
+        return page.locator("section").filter(new Locator.FilterOptions().setHasText(about))
+                .filter(new Locator.FilterOptions().setHas(page.getByLabel("Number"))).last();
+    }
+
+    /** Answers a question and has it checked. */
+    static void answer(Locator question, String number, String unit) {
+        question.getByLabel("Number").fill(number);
+        question.getByLabel("Unit").fill(unit);
+        question.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check")).click();
+    }
 }

@@ -50,8 +50,7 @@ class LabsTest {
     }
 
     private void part(String name) {
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name)).click();
+        Chrome.part(page, name);
     }
 
     private void record(String first, String value, String second, String other) {
@@ -123,13 +122,10 @@ class LabsTest {
         return Integer.parseInt(plain.toString());
     }
 
-    private void answer(String question, String number, String unit) {
-        Locator section = page.locator("section").filter(new Locator.FilterOptions().setHasText(question))
-                .filter(new Locator.FilterOptions().setHas(page.getByLabel("Number"))).last();
-        section.getByLabel("Number").fill(number);
-        section.getByLabel("Unit").fill(unit);
-        section.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check")).click();
-        assertThat(section.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+    private void answer(String about, String number, String unit) {
+        Locator question = Chrome.question(page, about);
+        Chrome.answer(question, number, unit);
+        assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
     }
 
     private void handIn(String points) {

@@ -77,13 +77,7 @@ class PressTest {
     @Test
     void tenPairsBothWaysAreMadeTakenAndFitted() {
         signIn("bashir.odell");
-        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Buffers for the rescue slip"))
-                .getByRole(AriaRole.BUTTON).click();
-        Chrome.button(page, "Prediction").click();
-        page.getByRole(AriaRole.RADIO).nth(2).check();
-        Chrome.button(page, "Seal my prediction").click();
-        Locator parts = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"));
-        parts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Both ways")).click();
+        Chrome.sealed(page, "Buffers for the rescue slip", 2, "Both ways");
         Chrome.button(page, "A step longer").waitFor();
         page.getByLabel("Spring", new Page.GetByLabelOptions().setExact(true)).selectOption("curlew");
         for (String step : List.of("A step longer", "A step shorter")) {
@@ -97,22 +91,11 @@ class PressTest {
         Chrome.button(page, "Into the notebook").click();
         assertThat(Chrome.cell(page, "force", 2)).hasValue("5.0");
         assertThat(Chrome.cell(page, "displacement", 12)).hasValue("\u22124.81");
-        parts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Analyse")).click();
-        answer("5.2");
-        assertThat(question().locator("[data-verdict]")).not().hasAttribute("data-verdict", "right");
-        assertThat(question()).containsText("One metre has a hundred of them");
-        answer("520");
-        assertThat(question().locator("[data-verdict]")).hasAttribute("data-verdict", "right");
-    }
-
-    private Locator question() {
-        return page.locator("section").filter(new Locator.FilterOptions().setHasText("How stiff is your spring"))
-                .filter(new Locator.FilterOptions().setHas(page.getByLabel("Number"))).last();
-    }
-
-    private void answer(String number) {
-        question().getByLabel("Number").fill(number);
-        question().getByLabel("Unit").fill("N/m");
-        question().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check")).click();
+        Chrome.part(page, "Analyse");
+        Locator question = Chrome.question(page, "How stiff is your spring");
+        Chrome.answer(question, "5.2", "N/m");
+        assertThat(question).containsText("One metre has a hundred of them");
+        Chrome.answer(question, "520", "N/m");
+        assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
     }
 }

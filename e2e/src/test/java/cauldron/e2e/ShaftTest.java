@@ -80,13 +80,7 @@ class ShaftTest {
     @Test
     void rowsUpToFirstContactGoIntoTheNotebookAndTheirGradientIsChecked() {
         signIn("cyril.haas");
-        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Down the clock shaft"))
-                .getByRole(AriaRole.BUTTON).click();
-        Chrome.button(page, "Prediction").click();
-        page.getByRole(AriaRole.RADIO).nth(2).check();
-        Chrome.button(page, "Seal my prediction").click();
-        Locator parts = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"));
-        parts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Without air")).click();
+        Chrome.sealed(page, "Down the clock shaft", 2, "Without air");
         Chrome.button(page, "Let fall").click();
         // It has come to rest: back to the instant, which is exact.
         Chrome.button(page, "Again").waitFor();
@@ -95,18 +89,11 @@ class ShaftTest {
         every.press("Enter");
         Chrome.button(page, "Into the notebook").click();
         assertThat(Chrome.cell(page, "velocity", 4)).hasValue("\u22125.886");
-        parts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Analyse")).click();
-        Locator question = page.locator("section").filter(new Locator.FilterOptions().setHasText("What is the gradient of velocity"))
-                .filter(new Locator.FilterOptions().setHas(page.getByLabel("Number"))).last();
-        for (String number : new String[] {"9.81", "-9.81"}) {
-            question.getByLabel("Number").fill(number);
-            question.getByLabel("Unit").fill("m/s²");
-            question.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check")).click();
-            if (number.startsWith("-")) {
-                assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
-            } else {
-                assertThat(question).containsText("more and more negative");
-            }
-        }
+        Chrome.part(page, "Analyse");
+        Locator question = Chrome.question(page, "What is the gradient of velocity");
+        Chrome.answer(question, "9.81", "m/s²");
+        assertThat(question).containsText("more and more negative");
+        Chrome.answer(question, "-9.81", "m/s²");
+        assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
     }
 }

@@ -129,13 +129,7 @@ class TowerTest {
     @Test
     void aStudentTakesRowsIntoTheNotebookWithTheirOrigin() {
         as("sunniva.grey");
-        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("The store in the tower"))
-                .getByRole(AriaRole.BUTTON).click();
-        Chrome.button(page, "Prediction").click();
-        page.getByRole(AriaRole.RADIO).nth(0).check();
-        Chrome.button(page, "Seal my prediction").click();
-        Locator parts = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"));
-        parts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Heights")).click();
+        Chrome.sealed(page, "The store in the tower", 0, "Heights");
         Chrome.button(page, "Put a load on …").waitFor();
         drag(1, 1);
         put("Lead line", "landing 2", "the stair");
