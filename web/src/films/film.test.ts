@@ -10,14 +10,11 @@ const manifest = {
   ],
 } as Manifest;
 
+const TWO_FRAMES = { rate: 60, frames: 2, width: 1000, height: 700, scale: 500, fineness: 32 };
+
 test('a line of a film is drawn through the points it has in the frame', () => {
   const header = {
-    rate: 60,
-    frames: 2,
-    width: 1000,
-    height: 700,
-    scale: 500,
-    fineness: 32,
+    ...TWO_FRAMES,
     still: { 'outline:0.x': 32, 'outline:0.y': 64 },
     moving: ['outline:1.x', 'outline:1.y'],
     lines: { outline: 2 },
@@ -30,12 +27,7 @@ test('a line of a film is drawn through the points it has in the frame', () => {
 
 test('the bodies of a crowd are where a frame has them, in metres of the picture', () => {
   const header = {
-    rate: 60,
-    frames: 2,
-    width: 1000,
-    height: 700,
-    scale: 500,
-    fineness: 32,
+    ...TWO_FRAMES,
     still: { 'crowd:0.x': 16000, 'crowd:0.y': 0 },
     moving: ['crowd:1.x', 'crowd:1.y'],
     lines: { crowd: 2 },

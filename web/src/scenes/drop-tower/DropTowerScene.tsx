@@ -89,7 +89,8 @@ function Wall({ x, width, floor, height }: { x: number; width: number; floor: nu
   const course = height / COURSES;
   let joints = '';
   for (let i = 0; i <= COURSES; i++) {
-    joints += `M${x} ${floor - i * course}h${width}M${x + (i % 2 ? 0.35 : 0.7) * width} ${floor - i * course}v${-course}`;
+    const y = floor - i * course;
+    joints += `M${x} ${y}h${width}M${x + (i % 2 ? 0.35 : 0.7) * width} ${y}v${-course}`;
   }
   return (
     <g>

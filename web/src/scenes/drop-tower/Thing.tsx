@@ -3,6 +3,13 @@ const STEEL = { ...LINE, fill: 'var(--soft)' };
 const PALE = { ...LINE, fill: 'var(--line)' };
 const COPPER = { ...LINE, fill: 'var(--copper)' };
 
+const GLOVE =
+  'M-0.28 0H0.22V-0.45L0.42 -0.62L0.3 -0.75L0.2 -0.62V-0.92H0.08V-0.65H0.04V-1' +
+  'H-0.08V-0.65H-0.12V-0.96H-0.24V-0.62H-0.28Z';
+const DOME =
+  'M-0.95 -2.1C-0.9 -3.1 0.9 -3.1 0.95 -2.1' +
+  'C0.75 -2.25 0.55 -2.25 0.35 -2.2C0.1 -2.3 -0.1 -2.3 -0.35 -2.2C-0.55 -2.25 -0.75 -2.25 -0.95 -2.1Z';
+
 /** One of the things that are let fall, its lowest point at the origin; as tall as its size says. */
 export function Thing({ which, size, open }: { which: number; size: number; open: boolean }) {
   return <g transform={`scale(${size})`}>{SHAPES[which](open)}</g>;
@@ -37,12 +44,7 @@ const SHAPES: ((open: boolean) => React.ReactNode)[] = [
     </>
   ),
   // Glove, flat.
-  () => (
-    <path
-      d="M-0.28 0H0.22V-0.45L0.42 -0.62L0.3 -0.75L0.2 -0.62V-0.92H0.08V-0.65H0.04V-1H-0.08V-0.65H-0.12V-0.96H-0.24V-0.62H-0.28Z"
-      {...COPPER}
-    />
-  ),
+  () => <path d={GLOVE} {...COPPER} />,
   // Foam block with its pores.
   () => (
     <>
@@ -81,10 +83,7 @@ const SHAPES: ((open: boolean) => React.ReactNode)[] = [
             {...LINE}
             strokeWidth={1}
           />
-          <path
-            d="M-0.95 -2.1C-0.9 -3.1 0.9 -3.1 0.95 -2.1C0.75 -2.25 0.55 -2.25 0.35 -2.2C0.1 -2.3 -0.1 -2.3 -0.35 -2.2C-0.55 -2.25 -0.75 -2.25 -0.95 -2.1Z"
-            {...PALE}
-          />
+          <path d={DOME} {...PALE} />
         </>
       ) : (
         <rect x={-0.18} y={-1} width={0.36} height={0.25} {...PALE} />

@@ -25,6 +25,8 @@ export function ReflexTimerScene({ picture }: PropsOf<'reflex-timer'>) {
   const { fill, name } = LAMPS[picture.get('lamp.colour')];
   const all = picture.get('all');
   const done = picture.get('done');
+  /** A stroke of its light on the water: so far to either side, so far below the horizon. */
+  const glitter = (half: number, below: number) => `M${lamp.x - half * k} ${horizon + below * k}h${2 * half * k}`;
   const gap = Math.min(0.3, 6 / all) * k;
   return (
     <g>
@@ -37,12 +39,7 @@ export function ReflexTimerScene({ picture }: PropsOf<'reflex-timer'>) {
           <circle cx={lamp.x} cy={lamp.y} r={0.62 * k} fill={fill} fillOpacity={0.16} />
           <circle cx={lamp.x} cy={lamp.y} r={0.4 * k} fill={fill} fillOpacity={0.28} />
           <circle cx={lamp.x} cy={lamp.y} r={0.22 * k} fill={fill} />
-          <path
-            d={`M${lamp.x - 0.2 * k} ${horizon + 0.16 * k}h${0.4 * k}M${lamp.x - 0.14 * k} ${horizon + 0.32 * k}h${0.28 * k}`}
-            stroke={fill}
-            strokeOpacity={0.5}
-            strokeWidth={0.05 * k}
-          />
+          <path d={glitter(0.2, 0.16) + glitter(0.14, 0.32)} stroke={fill} strokeOpacity={0.5} strokeWidth={0.05 * k} />
         </g>
       )}
       <path

@@ -31,9 +31,8 @@ public final class Run {
     private final Samples samples;
     private final Readings readings;
     private final Scene scene;
-    /** Whether the readings are those of the moment shown. */
+    /** Whether readings and scene are those of the moment shown. */
     private boolean readNow;
-    /** Whether the scene is that of the moment shown. */
     private boolean sceneNow;
     private double head;
     /** Where a search starts again from, or null. */

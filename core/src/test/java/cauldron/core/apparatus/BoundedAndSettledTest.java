@@ -151,6 +151,30 @@ class BoundedAndSettledTest {
     }
 
     @Test
+    void whatDependsOnOneOfSeveralOptionsIsToldWithAllOfThem() {
+        class Several extends Lift {
+            final Choice<Integer> drive = choice("drive", "Drive", Integer.class).option("rope", "rope", 1).option("screw", "screw", 2)
+                    .option("piston", "piston", 3);
+            final Switch fast = toggle("fast", "Fast").when(drive, 1, 3);
+            final Body weight = body("weight", "counterweight").when(drive, 1, 2);
+        }
+        Several several = new Several();
+        assertThat(several.manifest().setting("fast").shownWhen()).isEqualTo("drive=rope|piston");
+        for (String drive : List.of("rope", "screw", "piston")) {
+            Settings set = Settings.of(several.manifest(), Tree.of("drive", drive));
+            assertThat(several.weight.nameNow(set)).as(drive).isEqualTo(drive.equals("piston") ? "" : "counterweight");
+        }
+        class Unknown extends Lift {
+            final Choice<Integer> drive = choice("drive", "Drive", Integer.class).option("rope", "rope", 1).option("screw", "screw", 2);
+            final Switch fast = toggle("fast", "Fast").when(drive, 1, 7);
+            final Switch never = toggle("never", "Never").when(drive);
+        }
+        assertThat(catchThrowableOfType(DeclarationException.class, () -> new Unknown().manifest()).faults()).contains(
+                "setting “fast”: depends on an option that setting “drive” doesn't have",
+                "setting “never”: depends on an option that setting “drive” doesn't have");
+    }
+
+    @Test
     void aRunStopsWhereAnOutcomeIsSettledAndSettledAnew() {
         Run run = new Run(LIFT, settings(), 1);
         StopAt settled = StopAt.fromTree(Tree.of("type", "outcome", "outcome", "floor"), LIFT.manifest());

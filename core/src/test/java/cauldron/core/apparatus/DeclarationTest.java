@@ -80,6 +80,42 @@ class DeclarationTest {
     }
 
     @Test
+    void aPersonsTimeNeedsItsFlagAndAnswersNeedAPersonsTime() {
+        class Timeless extends Whole {
+            final Act answer = act("answer", "Answer").answers();
+            final Act shown = act("shown", "Shown").whenShown(new Stray().flag);
+
+            Timeless() {
+                super("timeless");
+            }
+        }
+        class Uncounted extends Whole {
+            Uncounted() {
+                super("uncounted");
+                personsTime(new Stray().flag);
+            }
+        }
+        assertThat(catchThrowableOfType(DeclarationException.class, () -> new Timeless().manifest()).faults()).contains(
+                "time: there are answers to what is shown, but no person's time",
+                "act “shown”: names scene field “stray”, which isn't declared here");
+        assertThat(catchThrowableOfType(DeclarationException.class, () -> new Uncounted().manifest()).faults()).contains(
+                "time: a person's counts while a flag of the scene is up, which isn't declared here");
+    }
+
+    @Test
+    void aScaleFollowsAMarkThatThereIs() {
+        class Odd extends Whole {
+            final Distribution sizes = distribution("sizes", "d", "Size", "m").upTo(1).marks("mean").endingAt(2, 1);
+
+            Odd() {
+                super("odd");
+            }
+        }
+        assertThat(catchThrowableOfType(DeclarationException.class, () -> new Odd().manifest()).faults())
+                .contains("distribution “sizes”: has a scale that follows a mark it doesn't have");
+    }
+
+    @Test
     void whatIsClosedStaysAsItIs() {
         Bead bead = new Bead();
         Manifest manifest = bead.manifest();

@@ -75,7 +75,7 @@ public final class SpringBench extends Apparatus {
     final Channel displacement = channel("displacement", "x", "Displacement from rest", "cm").typically(-25, 25);
     final Channel springForce = channel("spring-force", "F_s", "Force of the spring", "N").typically(-STRONGEST, STRONGEST)
             .decimals(1);
-    final Channel permanent = channel("permanent", "x_0", "Stays longer by", "cm").typically(-10, 10);
+    final Channel permanent = channel("permanent", "x_0", "Permanent set", "cm").typically(-10, 10);
     final Channel firstForce = channel("first-force", "F_1", "Force", "N").typically(-STRONGEST, STRONGEST).decimals(1)
             .of(firstSpring);
     final Channel firstExtension = channel("first-extension", "x_1", "Extension", "cm").typically(-25, 25).of(firstSpring);
