@@ -159,7 +159,7 @@ class ReflexTest {
                     lamp();
                 } else {
                     page.waitForFunction("n => window.tones > n", i);
-                    assertThat(page.getByTestId("delays")).containsText(Pattern.compile("a horn \\d+ ms more"));
+                    assertThat(page.getByTestId("delays")).containsText(Pattern.compile("what is heard \\d+ ms more"));
                     assertThat(page.locator("[data-lamp]")).hasCount(0);
                     afterNervesCould();
                 }
