@@ -2,6 +2,7 @@ package cauldron.core.marking;
 
 import cauldron.core.Tree;
 import cauldron.core.quantity.Numbers;
+import cauldron.core.quantity.QuantityNames;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 import java.util.Map;
@@ -158,7 +159,11 @@ public final class AnswerCheck {
             return new Result(Verdict.OTHER_QUANTITY, "The number would do, but " + named(unit)
                     + " is not the unit of this quantity. Work the unit out from your formula.");
         }
-        return new Result(Verdict.OTHER_QUANTITY, named(unit) + " measures another quantity than the one asked for.");
+        String is = QuantityNames.of(unit);
+        String asked = QuantityNames.of(key.unit());
+        return new Result(Verdict.OTHER_QUANTITY, is.isEmpty() || asked.isEmpty()
+                ? named(unit) + " measures another quantity than the one asked for."
+                : named(unit) + " is the unit of " + is + ". What is asked for here is " + asked + ".");
     }
 
     private static String named(Unit unit) {

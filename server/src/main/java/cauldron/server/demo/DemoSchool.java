@@ -81,15 +81,17 @@ class DemoSchool {
         List<Person> elevens = join("TERN96", ELEVEN, hash);
         List<Person> nines = join("KEEP34", NINE, hash);
         // What is given last stands first in a class.
-        give(ines, ten, tens, new DemoGas(), Duration.ofDays(9), DemoStudent.UNDER_WAY);
+        give(ines, ten, tens, new DemoGas(), Duration.ofDays(9), DemoStudent.IN_THE_FOG);
         give(ines, ten, tens, new DemoBuffer(), Duration.ofDays(6), DemoStudent.AT_THE_PRESS);
         give(ines, ten, tens, new DemoClock(), Duration.ofDays(2), DemoStudent.SPREAD);
+        give(ines, eleven, elevens, new DemoTrolley(), Duration.ofDays(23), DemoStudent.ON_THE_SLIP);
         give(ines, eleven, elevens, new DemoShaft(), Duration.ofDays(20), DemoStudent.IN_THE_SHAFT);
         give(ines, eleven, elevens, new DemoCrash(), Duration.ofDays(17), DemoStudent.IN_THE_SHOP);
         give(ines, eleven, elevens, new DemoRail(), Duration.ofDays(14), DemoStudent.ON_THE_RAIL);
         give(ines, eleven, elevens, new DemoGlider(), Duration.ofDays(11), DemoStudent.UNDER_WAY);
         give(ines, eleven, elevens, new DemoSpring(), Duration.ofDays(4), DemoStudent.UNDER_WAY);
         give(ines, eleven, elevens, new DemoClock(), Duration.ofDays(-3), DemoStudent.FINISHED);
+        give(tobiah, nine, nines, new DemoShot(), Duration.ofDays(15), DemoStudent.OVER_THE_WATER);
         give(tobiah, nine, nines, new DemoWatch(), Duration.ofDays(12), DemoStudent.ON_THE_WATCH);
         give(tobiah, nine, nines, new DemoTower(), Duration.ofDays(8), DemoStudent.IN_THE_TOWER);
         give(tobiah, nine, nines, new DemoClock(), Duration.ofDays(6), DemoStudent.BEGINNING);

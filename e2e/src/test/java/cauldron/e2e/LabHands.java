@@ -1,0 +1,94 @@
+package cauldron.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/** Hands at a lab: records, types into tables, calculates columns, fits lines. */
+final class LabHands {
+
+    private final Page page;
+
+    LabHands(Page page) {
+        this.page = page;
+    }
+
+    void record(String first, String value, String second, String other) {
+        page.getByLabel(first, new Page.GetByLabelOptions().setExact(true)).selectOption(value);
+        page.getByLabel(second, new Page.GetByLabelOptions().setExact(true)).selectOption(other);
+        Chrome.button(page, "Record").click();
+        assertThat(page.getByLabel("On the bench").locator("option:checked")).containsText(value + ", " + other);
+        page.locator("[aria-label^='Recording: '][aria-label*='" + value + ", " + other + "']").waitFor();
+    }
+
+    void type(String column, int row, String text) {
+        Chrome.cell(page, column, row).fill(text);
+    }
+
+    void take(String column, int row) {
+        Locator cell = Chrome.cell(page, column, row);
+        cell.press("=");
+        assertThat(cell).not().hasValue("");
+    }
+
+    double value(String column, int row) {
+        return Double.parseDouble(Chrome.cell(page, column, row).inputValue());
+    }
+
+    void column(String name, String symbol, String formula) {
+        Chrome.button(page, "Column").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("Name").fill(name);
+        dialog.getByLabel("Symbol").fill(symbol);
+        dialog.getByLabel("Formula").fill(formula);
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add the column")).click();
+        assertThat(dialog).hasCount(0);
+    }
+
+    /** Types the unit of a column into its heading; without a hint it is to be right. */
+    void findUnit(String column, String unit, String hint) {
+        Locator field = page.getByLabel("Unit of " + column);
+        field.fill(unit);
+        field.press("Enter");
+        if (hint.isEmpty()) {
+            assertThat(field).hasCount(0);
+        } else {
+            assertThat(page.getByText(hint)).isVisible();
+        }
+    }
+
+    /** Chooses axes, fits the line, and gives its gradient as the page prints it. */
+    double gradient(String up, String along) {
+        page.getByLabel("up", new Page.GetByLabelOptions().setExact(true)).selectOption(up);
+        page.getByLabel("along", new Page.GetByLabelOptions().setExact(true)).selectOption(along);
+        if (!page.getByLabel("line of best fit").isChecked()) {
+            page.getByLabel("line of best fit").click();
+        }
+        Locator equation = page.getByTestId("equation");
+        assertThat(equation).containsText("=");
+        String text = equation.innerText();
+        java.util.regex.Matcher m = Pattern.compile("= *\\(?([−-]?[0-9.]+)").matcher(text);
+        assertThat(m.find()).as(text).isTrue();
+        double slope = Double.parseDouble(m.group(1).replace('−', '-'));
+        java.util.regex.Matcher power = Pattern.compile("^.*?× 10([⁻⁰¹²³⁴⁵⁶⁷⁸⁹]+)\\)?").matcher(text);
+        return power.find() && text.indexOf("10") < text.indexOf(along) ? slope * Math.pow(10,
+                lifted(power.group(1))) : slope;
+    }
+
+    private static int lifted(String digits) {
+        StringBuilder plain = new StringBuilder();
+        for (char c : digits.toCharArray()) {
+            plain.append(c == '⁻' ? '-' : (char) ('0' + "⁰¹²³⁴⁵⁶⁷⁸⁹".indexOf(c)));
+        }
+        return Integer.parseInt(plain.toString());
+    }
+
+    static String print(double value, int decimals) {
+        return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    }
+}
