@@ -2,7 +2,7 @@ import { useEffect, type ReactNode } from 'react';
 import { type BlockOf, type Manifest } from '../core';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
-import { unplaced } from '../instruments/placing';
+import { intoView } from '../instruments/placing';
 import { snapPoints } from '../instruments/kind/snap';
 import { Tray } from '../instruments/Tray';
 import type { InstrumentState, Marker } from '../instruments/kind/state';
@@ -109,7 +109,7 @@ export function FilmBench({
   );
 }
 
-/** The views of a recording; they run in step. What lies in the picture doesn't go along into another view. */
+/** The views of a recording; they run in step. What lies in a view's picture stays there. */
 function ViewSwitch({
   m,
   views,
@@ -128,7 +128,7 @@ function ViewSwitch({
           key={v}
           type="button"
           aria-pressed={v === place.view}
-          onClick={() => onPlace({ ...place, view: v, placing: unplaced(m.instruments, place.placing) })}
+          onClick={() => onPlace(intoView(m.instruments, place, v))}
           className="rounded-house px-2.5 py-0.5 text-fine aria-pressed:bg-copper aria-pressed:text-on-copper"
         >
           {m.views.find((x) => x.id === v)?.name}

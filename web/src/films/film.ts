@@ -27,6 +27,8 @@ export interface FilmPlace {
   view: string;
   frame: number;
   placing: Placing;
+  /** What lies in the pictures of the other views. */
+  elsewhere?: Record<string, Placing>;
 }
 
 /** A recording as it came: frames of places in the picture, nothing else. */

@@ -7,7 +7,7 @@ import { pictureOfRun } from '../picture/picture';
 import { displayFor, displays } from './displays';
 import { InstrumentStrip } from './InstrumentStrip';
 import { kindOf, kinds, listed } from './kinds';
-import { laidOf, lying, taken, unplaced } from './placing';
+import { intoView, laidOf, lying, taken } from './placing';
 import { snapPoints, snapTo } from './kind/snap';
 import type { InstrumentState, Placing } from './kind/state';
 import { Tray } from './Tray';
@@ -70,7 +70,18 @@ test('what lies there has a name and a number each, and is found in readings fro
   expect(laidOf(m.instruments, two).map((l) => l.name)).toEqual(['Ruler', 'Ruler 2', 'Stopwatch']);
   expect(laidOf(m.instruments, { ...two, ruler: undefined }).map((l) => l.name)).toEqual(['Ruler 2', 'Stopwatch']);
   expect(lying(m.instruments, two).map((l) => l.graduation)).toEqual([5, 1, 1]);
-  expect(unplaced(m.instruments, two)).toEqual({ stopwatch: { zero: 3 } });
+});
+
+test('what lies in a view stays there, and what shows time goes along', () => {
+  const ruler = { x: 1, y: 2, angle: 0, division: 5 };
+  const near = { view: 'near', frame: 4, placing: { ruler, stopwatch: { zero: 3 } } };
+  const far = intoView(m.instruments, near, 'far');
+  expect(far).toMatchObject({ view: 'far', frame: 4 });
+  expect(far.placing).toEqual({ stopwatch: { zero: 3 } });
+  const later = { ...far, placing: { ruler: { ...ruler, x: 9 }, stopwatch: { zero: 8 } } };
+  const back = intoView(m.instruments, later, 'near');
+  expect(back.placing).toEqual({ ruler, stopwatch: { zero: 8 } });
+  expect(intoView(m.instruments, back, 'far').placing).toEqual({ ruler: { ...ruler, x: 9 }, stopwatch: { zero: 8 } });
 });
 
 test('a tray gives one more of what may lie there several times, and takes each back', () => {

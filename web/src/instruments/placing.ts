@@ -32,13 +32,23 @@ export function taken(instrument: Instrument, placing: Placing, size: Size, fram
   return { ...placing, [key()]: kindOf(instrument).fresh({ width, height, frame, nth: n - 1 }) };
 }
 
-/** What goes along into another view: what lies nowhere in the picture. */
-export function unplaced(tray: Instrument[], placing: Placing): Placing {
-  return Object.fromEntries(
-    laidOf(tray, placing)
-      .filter(({ instrument }) => !kindOf(instrument).Drawing)
-      .map(({ laidAs, place }) => [laidAs, place]),
-  );
+/**
+ * What lies there after going into another view: what lies nowhere in the picture goes along; what lies in it stays in
+ * the view that is left, and is there again on coming back.
+ */
+export function intoView<P extends { view: string; placing: Placing; elsewhere?: Record<string, Placing> }>(
+  tray: Instrument[],
+  place: P,
+  view: string,
+): P {
+  const stays = (drawn: boolean) =>
+    Object.fromEntries(
+      laidOf(tray, place.placing)
+        .filter(({ instrument }) => !!kindOf(instrument).Drawing === drawn)
+        .map(({ laidAs, place }) => [laidAs, place]),
+    );
+  const elsewhere = { ...place.elsewhere, [place.view]: stays(true) };
+  return { ...place, view, placing: { ...elsewhere[view], ...stays(false) }, elsewhere };
 }
 
 /** What lies there as the core wants to hear of it: each instrument, and how coarsely it is graduated. */

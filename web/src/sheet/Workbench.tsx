@@ -50,7 +50,9 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
   const desks = blocksOf(sheet, 'films', 'bench');
   const [desk, chooseDesk] = useFront(desks, sheet, part);
   const tables = blocksOf(sheet, 'table');
-  const [tableBlock, chooseTable] = useFront(tables, sheet, part);
+  // A part that draws a table made before has that one in front.
+  const drawn = sheet.parts[part].blocks.find((b) => b.type === 'graph')?.table;
+  const [tableBlock, chooseTable] = useFront(tables, sheet, part, drawn);
   const graphs = blocksOf(sheet, 'graph').filter((g) => g.table === tableBlock?.id);
   const [graphBlock, chooseGraph] = useFront(graphs, sheet, part);
   const [standing] = useState(() => new Standing());

@@ -13,12 +13,14 @@ export function useFront<B extends Block>(
   blocks: B[],
   sheet: Sheet,
   part: number,
+  wanted?: string,
 ): [B | undefined, (id: string) => void] {
   const [chosen, setChosen] = useState<{ part: number; id: string } | null>(null);
   // Going back from a part, the last block at or before it is the one it builds on.
   let fitting = blocks[0];
   for (const b of blocks) if (sheet.parts.findIndex((p) => p.blocks.some((x) => x.id === b.id)) <= part) fitting = b;
-  const own = blocks.find((b) => sheet.parts[part].blocks.some((x) => x.id === b.id));
+  const own =
+    blocks.find((b) => sheet.parts[part].blocks.some((x) => x.id === b.id)) ?? blocks.find((b) => b.id === wanted);
   const front = (chosen?.part === part && blocks.find((b) => b.id === chosen.id)) || own || fitting;
   return [front, (id) => setChosen({ part, id })];
 }

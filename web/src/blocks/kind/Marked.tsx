@@ -2,7 +2,11 @@ import type { BlockOf } from '../../core';
 import type { SheetContext } from './kind';
 
 export function Points({ of }: { of: number }) {
-  return <span className="text-fine font-normal whitespace-nowrap text-soft">{of} points</span>;
+  return (
+    <span className="text-fine font-normal whitespace-nowrap text-soft">
+      {of === 1 ? `${of} point` : `${of} points`}
+    </span>
+  );
 }
 
 /** The teacher's mark and comment, and where a teacher gives them. */

@@ -1,21 +1,24 @@
 const LINE = { stroke: 'var(--ink)', vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
 
-/** A coil spring between two hooks, drawn as its turns: front strokes heavier than those behind. */
+/**
+ * A coil spring from the hook that holds it, drawn as its turns: front strokes heavier than those behind. Its length
+ * follows from its turns, for its free end may lie far beyond what a film's picture can tell.
+ */
 export function Coil({
   from,
-  to,
   y,
   turns,
+  pitch,
+  lead,
   radius,
 }: {
   from: number;
-  to: number;
   y: number;
   turns: number;
+  pitch: number;
+  lead: number;
   radius: number;
 }) {
-  const lead = 0.6 * radius;
-  const pitch = (to - from - 2 * lead) / turns;
   let front = `M${from} ${y}h${lead}`;
   let back = '';
   for (let i = 0; i < turns; i++) {
@@ -26,7 +29,12 @@ export function Coil({
   return (
     <g data-part="coil">
       <path d={back} {...LINE} stroke="var(--soft)" strokeWidth={1.4} />
-      <path d={`${front}M${to - lead} ${y}h${lead}`} {...LINE} strokeWidth={2.2} strokeLinejoin="round" />
+      <path
+        d={`${front}M${from + lead + turns * pitch} ${y}h${lead}`}
+        {...LINE}
+        strokeWidth={2.2}
+        strokeLinejoin="round"
+      />
     </g>
   );
 }

@@ -10,17 +10,34 @@ const CORD = { ...LINE, stroke: 'var(--copper)', strokeWidth: 2 };
 /** Metres. */
 const WHEEL = 0.022;
 const PULLEY = 0.05;
-const LEFT_END = -0.9;
 const SLEEPERS_APART = 0.1;
 const FLOOR = 0.3;
+const DECK = 0.016;
+const LEAD = 0.011;
 
-/** Slip rails with trolley, latch and buffer; below them the bay with gauge, spring, cord and pulley. */
+/**
+ * Slip rails with trolley, latch and buffer; below them the bay with gauge, spring, cord and pulley. Close up, a plate
+ * stands before what rolls: its places may be beyond what a film's picture can tell, and its pin says enough.
+ */
 export function SpringTrolleyScene({ picture, view }: PropsOf<'spring-trolley'>) {
+  const whole = view === undefined || view === 'rails';
   return (
     <g>
-      <Rails picture={picture} />
-      <Bay picture={picture} close={view === 'bay'} />
-      <Trolley picture={picture} />
+      {whole ? <Rails picture={picture} /> : <Plate picture={picture} />}
+      <Bay picture={picture} close={!whole} pulleyToo={view !== 'gauge'} />
+      {whole && <Trolley picture={picture} />}
+      <Pin picture={picture} />
+    </g>
+  );
+}
+
+function Plate({ picture }: { picture: Picture }) {
+  const k = picture.scale;
+  const deck = picture.get('deck.y');
+  return (
+    <g>
+      <rect x={-k} y={deck - k} width={4 * k} height={k + DECK * k} {...STEEL} strokeWidth={1.5} />
+      <path d={`M${-k} ${deck + FLOOR * k}h${4 * k}`} {...LINE} strokeWidth={2} />
     </g>
   );
 }
@@ -30,29 +47,41 @@ function Rails({ picture }: { picture: Picture }) {
   const deck = picture.get('deck.y');
   const buffer = picture.get('buffer.x');
   const latch = picture.get('latch.x');
-  // The scene tells places within the picture; the rails' left end hangs on the pulley, which is fixed.
-  const left = picture.get('pulley.x') + (LEFT_END - 0.12) * k;
+  const left = picture.get('dial.x') - 0.16 * k;
   let sleepers = '';
-  for (let x = left + 0.05 * k; x < buffer; x += SLEEPERS_APART * k)
-    sleepers += `M${x} ${deck + 0.016 * k}v${0.01 * k}`;
+  for (let x = left + 0.05 * k; x < buffer; x += SLEEPERS_APART * k) sleepers += `M${x} ${deck + DECK * k}v${0.01 * k}`;
   const caught = picture.get('caught') === 1;
+  const drum = { x: left + 0.04 * k, y: deck - 0.065 * k };
   return (
     <g>
-      <rect x={left} y={deck} width={buffer - left + 0.1 * k} height={0.016 * k} {...STEEL} strokeWidth={1.5} />
+      <rect x={left} y={deck} width={buffer - left + 0.1 * k} height={DECK * k} {...STEEL} strokeWidth={1.5} />
       <path d={sleepers} {...LINE} strokeWidth={3} />
       {/* It stands on a workbench. */}
       <path
-        d={`M${buffer + 0.02 * k} ${deck + 0.016 * k}V${deck + FLOOR * k}`}
+        d={`M${buffer + 0.02 * k} ${deck + DECK * k}V${deck + FLOOR * k}`}
         {...LINE}
         stroke="var(--edge)"
         strokeWidth={6}
       />
-      <path d={`M${left - 0.2 * k} ${deck + FLOOR * k}H${buffer + 0.4 * k}`} {...LINE} strokeWidth={2} />
+      <path d={`M${left - k} ${deck + FLOOR * k}H${buffer + k}`} {...LINE} strokeWidth={2} />
+      <path d={`M${buffer + 0.03 * k} ${deck}v${-0.11 * k}h${0.04 * k}v${0.11 * k}Z`} {...STEEL} strokeWidth={1.6} />
+      <rect
+        x={buffer}
+        y={deck - 0.075 * k}
+        width={0.03 * k}
+        height={0.045 * k}
+        {...LINE}
+        fill="var(--ochre)"
+        strokeWidth={1.4}
+      />
+      {/* The winch, and the latch where the trolley is to be held. */}
       <path
-        d={`M${left + 0.02 * k} ${deck}l${0.02 * k} ${-0.06 * k}l${0.02 * k} ${0.06 * k}`}
+        d={`M${drum.x - 0.025 * k} ${deck}L${drum.x} ${drum.y}L${drum.x + 0.025 * k} ${deck}`}
         {...LINE}
         strokeWidth={2}
       />
+      <circle cx={drum.x} cy={drum.y} r={0.032 * k} {...STEEL} strokeWidth={1.6} />
+      <circle cx={drum.x} cy={drum.y} r={0.008 * k} {...LINE} fill="var(--ink)" strokeWidth={1} />
       <path
         data-part="latch"
         d={
@@ -67,13 +96,26 @@ function Rails({ picture }: { picture: Picture }) {
       />
       {caught && (
         <path
-          d={`M${left + 0.04 * k} ${deck - 0.095 * k}H${picture.get('trolley.x') - picture.get('trolley.half')}`}
+          d={`M${drum.x} ${drum.y - 0.032 * k}L${picture.get('trolley.x') - picture.get('trolley.half')} ${deck - 0.05 * k}`}
           {...LINE}
           stroke="var(--soft)"
           strokeWidth={1.4}
         />
       )}
     </g>
+  );
+}
+
+/** Below the trolley's mark, through the slot between the rails: the cord's ring hangs on it. */
+function Pin({ picture }: { picture: Picture }) {
+  const k = picture.scale;
+  return (
+    <path
+      d={`M${picture.get('trolley.x')} ${picture.get('deck.y') + DECK * k}V${picture.get('deck.y') + 0.04 * k}`}
+      {...LINE}
+      strokeWidth={2.6}
+      data-part="pin"
+    />
   );
 }
 
@@ -110,21 +152,20 @@ function Trolley({ picture }: { picture: Picture }) {
           <circle cx={x + f * half} cy={deck - WHEEL * k} r={0.25 * WHEEL * k} {...LINE} strokeWidth={1.4} />
         </g>
       ))}
-      {/* The mark that places are read at, and the pin below it that the cord's ring hangs on. */}
+      {/* The mark that places are read at. */}
       <path
-        d={`M${x} ${floor - 0.03 * k}v${0.03 * k}`}
+        d={`M${x} ${floor}v${-0.03 * k}l${-0.006 * k} ${-0.01 * k}h${0.012 * k}l${-0.006 * k} ${0.01 * k}`}
         {...LINE}
         stroke="var(--copper)"
         strokeWidth={2.4}
         data-part="mark"
       />
-      <path d={`M${x} ${deck}v${0.04 * k}`} {...LINE} strokeWidth={2.6} />
     </g>
   );
 }
 
 /** Gauge, spring and cord. Slack, the cord hangs, and its ring has slid off the pin. */
-function Bay({ picture, close }: { picture: Picture; close: boolean }) {
+function Bay({ picture, close, pulleyToo }: { picture: Picture; close: boolean; pulleyToo: boolean }) {
   const k = picture.scale;
   const axis = picture.get('spring.free.y');
   const held = picture.get('spring.held.x');
@@ -149,10 +190,21 @@ function Bay({ picture, close }: { picture: Picture; close: boolean }) {
         tip={{ x: picture.get('dial.tip.x'), y: picture.get('dial.tip.y') }}
         full={picture.get('dial.full')}
       />
-      <Coil from={held} to={free} y={axis} turns={picture.get('spring.coils')} radius={0.018 * k} />
-      <circle cx={pulley.x} cy={pulley.y} r={PULLEY * k} {...STEEL} strokeWidth={1.8} />
-      <circle cx={pulley.x} cy={pulley.y} r={0.008 * k} {...LINE} fill="var(--ink)" strokeWidth={1} />
-      <path d={`M${pulley.x} ${pulley.y}v${-0.02 * k}`} {...LINE} strokeWidth={1} />
+      <Coil
+        from={held}
+        y={axis}
+        turns={picture.get('spring.coils')}
+        pitch={picture.get('spring.pitch')}
+        lead={LEAD * k}
+        radius={0.018 * k}
+      />
+      {pulleyToo && (
+        <>
+          <circle cx={pulley.x} cy={pulley.y} r={PULLEY * k} {...STEEL} strokeWidth={1.8} />
+          <circle cx={pulley.x} cy={pulley.y} r={0.008 * k} {...LINE} fill="var(--ink)" strokeWidth={1} />
+          <path d={`M${pulley.x} ${pulley.y}V${picture.get('deck.y') + DECK * k}`} {...LINE} strokeWidth={1} />
+        </>
+      )}
       <path
         data-part="cord"
         data-taut={taut}
@@ -168,7 +220,7 @@ function Bay({ picture, close }: { picture: Picture; close: boolean }) {
       <circle cx={ring.x} cy={fallen} r={0.007 * k} {...CORD} data-part="ring" />
       {/* The end of the spring, where its stretch is read: a fine stroke, close up only. */}
       <path
-        d={`M${free} ${axis - 0.03 * k}v${0.06 * k}`}
+        d={`M${free} ${axis + 0.03 * k}v${-0.06 * k}l${-0.005 * k} ${-0.01 * k}h${0.01 * k}l${-0.005 * k} ${0.01 * k}`}
         {...LINE}
         stroke="var(--copper)"
         strokeWidth={close ? 1.2 : 2}

@@ -57,8 +57,8 @@ export function SwiftShotScene({ picture }: PropsOf<'swift-shot'>) {
         />
       ))}
       <Net x={net} y={muzzle.y} k={k} />
-      <circle cx={x} cy={y} r={r} {...LINE} fill="var(--copper)" strokeWidth={1.4} data-part="float" />
-      <path d={`M${x} ${y - r}v${2 * r}`} {...LINE} strokeWidth={1.2} />
+      <circle cx={x} cy={y} r={r} {...LINE} fill="var(--copper)" strokeWidth={r > 6 ? 1.4 : 0.6} data-part="float" />
+      {r > 6 && <path d={`M${x} ${y - r}v${2 * r}`} {...LINE} strokeWidth={1.2} />}
       <Tube breech={breech} muzzle={muzzle} r={r} k={k} open={picture.get('valve.open') === 1} />
     </g>
   );

@@ -22,7 +22,11 @@ final class App {
     private App() {
     }
 
+    /** While one test is written, {@code -Dcauldron.address} may name an application that runs already. */
     static synchronized String address() {
+        if (System.getProperty("cauldron.address") != null) {
+            return System.getProperty("cauldron.address");
+        }
         if (port == 0) {
             try (ServerSocket free = new ServerSocket(0)) {
                 port = free.getLocalPort();

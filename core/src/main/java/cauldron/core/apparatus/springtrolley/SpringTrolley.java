@@ -43,6 +43,8 @@ public final class SpringTrolley extends Apparatus {
     static final double HELD_AT = -0.62;
     static final double RELAXED_END = -0.34;
     static final double DIAL = -0.76;
+    /** Straight ends of the spring, each, in m. */
+    static final double LEAD = 0.011;
     /** Length of the dial's hand in m; it swings 270° over the full scale, clockwise from the lower left. */
     static final double HAND = 0.085;
     /** What a dial may show at most, in N. */
@@ -104,6 +106,7 @@ public final class SpringTrolley extends Apparatus {
     final Place pulley = place("pulley").filmed();
     final Coordinate held = right("spring.held").filmed();
     final Place free = place("spring.free").filmed();
+    final Coordinate pitch = length("spring.pitch").filmed();
     final SceneNumber coils = number("spring.coils").filmed();
     final Place ring = place("ring").filmed();
     final Place dial = place("dial").filmed();
@@ -177,7 +180,7 @@ public final class SpringTrolley extends Apparatus {
         if (view == bay) {
             return new Frame(-0.68, -0.28, 0.9, 0.3);
         }
-        return view == gauge ? new Frame(-0.98, -0.28, 0.44, 0.3) : new Frame(-0.95, -0.4, 2.6, 0.66);
+        return view == gauge ? new Frame(-1, -0.28, 0.84, 0.3) : new Frame(-0.95, -0.4, 2.6, 0.66);
     }
 
     @Override

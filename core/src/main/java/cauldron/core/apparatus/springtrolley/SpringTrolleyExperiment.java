@@ -203,7 +203,9 @@ final class SpringTrolleyExperiment extends OdeExperiment {
         out.put(d.held, SpringTrolley.HELD_AT);
         out.put(d.free, SpringTrolley.RELAXED_END + x, SpringTrolley.BAY);
         double full = d.dialFor(settings());
-        out.put(d.coils, MOST_COILS - 4 * Math.round(Math.log(full / 5) / Math.log(2)));
+        long turns = MOST_COILS - 4 * Math.round(Math.log(full / 5) / Math.log(2));
+        out.put(d.coils, turns);
+        out.put(d.pitch, (SpringTrolley.RELAXED_END + x - SpringTrolley.HELD_AT - 2 * SpringTrolley.LEAD) / turns);
         out.put(d.ring, isTaut() ? y[s] : 0, SpringTrolley.PIN);
         out.put(d.dial, SpringTrolley.DIAL, SpringTrolley.BAY);
         out.put(d.full, full);
