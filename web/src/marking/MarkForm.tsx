@@ -36,6 +36,24 @@ export function MarkForm({
         save.mutate();
       }}
     >
+      {block.type === 'explanation' && block.rubric.length > 0 && (
+        <fieldset className="flex flex-col gap-1">
+          <legend className="pb-1 font-semibold">What it is like</legend>
+          {block.rubric.map((level) => (
+            <label key={level.points} className="flex cursor-pointer items-baseline gap-2 text-fine">
+              <input
+                type="radio"
+                name={`level-${block.id}`}
+                className="accent-copper"
+                checked={points === String(level.points)}
+                onChange={() => setPoints(String(level.points))}
+              />
+              <span className="mono w-4 shrink-0 text-right">{level.points}</span>
+              {level.like}
+            </label>
+          ))}
+        </fieldset>
+      )}
       <label className="flex items-center gap-2 font-semibold">
         Points
         <input

@@ -26,6 +26,19 @@ function Explanation({ block, context }: ViewProps<'explanation'>) {
       <p className={`text-fine ${words >= block.words ? 'text-verdigris' : 'text-soft'}`}>
         {words} {words === 1 ? 'word' : 'words'}, at least {block.words} asked for
       </p>
+      {block.rubric.length > 0 && (
+        <details className="text-fine">
+          <summary className="cursor-pointer font-semibold">What counts</summary>
+          <ul className="flex flex-col gap-1 pt-1.5">
+            {block.rubric.map((level) => (
+              <li key={level.points} className="flex gap-2">
+                <span className="mono w-6 shrink-0 text-right">{level.points}</span>
+                {level.like}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       <MarkNote block={block} context={context} />
     </section>
   );

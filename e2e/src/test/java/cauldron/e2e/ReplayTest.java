@@ -127,6 +127,12 @@ class ReplayTest {
     private static final Recipe SHAFT = new Recipe("drop-tower", 1, Map.of("thing", "flare", "two", true, "second", "cork",
             "height", 30.0, "opens", 18.0, "gates", true, "medium", "carbon-dioxide"), 1,
             List.of(new Recipe.Timed(0.4, new Action.Perform("let-go")), new Recipe.Timed(2, new Action.Change("place", "moon"))));
+    /** Let go before the latch has closed; more friction once it coasts. */
+    private static final Recipe SLIP = new Recipe("spring-trolley", 1, Map.of("spring", "stiff", "back", 35.0, "mass", 1.1), 1,
+            List.of(new Recipe.Timed(0.3, new Action.Perform("draw")), new Recipe.Timed(6.1, new Action.Perform("let-go")),
+                    new Recipe.Timed(6.6, new Action.Change("rolling", 0.05))));
+    private static final Recipe SHOT = new Recipe("swift-shot", 1, Map.of("pressure", 5.3, "mass", 2.2, "barrel", 28.0), 1,
+            List.of(new Recipe.Timed(0.002, new Action.Perform("fire"))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -134,7 +140,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT);
     }
 
     @ParameterizedTest

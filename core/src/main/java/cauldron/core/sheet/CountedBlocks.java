@@ -40,7 +40,7 @@ public final class CountedBlocks {
             case "number":
                 return new NumberBlock(id, "", 0, 1, Tree.text(b, "restsOn", ""), null);
             case "explanation":
-                return new ExplanationBlock(id, "", (int) Tree.number(b, "words"), 0);
+                return new ExplanationBlock(id, "", (int) Tree.number(b, "words"), 0, List.of());
             default:
                 return null;
         }

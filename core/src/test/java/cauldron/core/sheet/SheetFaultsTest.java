@@ -110,4 +110,18 @@ class SheetFaultsTest {
         assertThat(faults(Map.of())).contains("title: a text is needed", "parts: a list is needed");
         assertThat(faults(Tree.of("parts", List.of("x", Tree.of("blocks", "y"))))).contains("parts 1: a group of fields is needed");
     }
+
+    @Test
+    void levelsOfARubricGoDownFromThePointsThereAre() {
+        Object[] levels = {Tree.of("points", 3.0, "like", "all"), Tree.of("points", 1.0, "like", "some")};
+        Map<String, Object> tree = Tree.of("type", "explanation", "id", "why", "prompt", "?", "words", 3.0, "points", 3.0,
+                "rubric", List.of(levels));
+        assertThat(Sheet.fromTree(sheet(tree)).block("why").id()).isEqualTo("why");
+        tree.put("rubric", List.of(levels[1], levels[0]));
+        assertThat(faults(sheet(tree))).singleElement().asString().contains("levels go down from at most 3 points");
+        tree.put("rubric", List.of(Tree.of("points", 4.0, "like", "more than there is")));
+        assertThat(faults(sheet(tree))).singleElement().asString().contains("levels go down from at most 3 points");
+        tree.put("rubric", List.of(Tree.of("points", 2.0)));
+        assertThat(faults(sheet(tree))).anyMatch(f -> f.contains("like"));
+    }
 }

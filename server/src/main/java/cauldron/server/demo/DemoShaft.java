@@ -15,6 +15,10 @@ final class DemoShaft extends DemoScript {
     private static final double EMPTY_ROWS = 0.2;
     private static final double AIR_ROWS = 0.1;
     private static final double LONG = 60;
+    private static final double FILM_RATE = 60;
+    private static final int FRAMES_READ = 5;
+    private static final double FRAMES_APART = 25;
+    private static final double READ_TAPE = 0.01;
     private static final List<String> THINGS = List.of("nut", "cork", "cone", "glove", "foam", "cloth");
     private static final List<String> MEDIA = List.of("air", "none", "carbon-dioxide", "thin");
 
@@ -35,6 +39,7 @@ final class DemoShaft extends DemoScript {
             return;
         }
         rows(journal, "glove", "drag", AIR_ROWS, List.of("velocity.1", "acceleration.1"), List.of("v", "a"));
+        filmed(journal, chance);
         for (int i = 0; i < THINGS.size(); i++) {
             String medium = MEDIA.get(i < 2 ? 0 : chance.below(MEDIA.size()));
             Run run = fall(journal, "all", Map.of("thing", THINGS.get(i), "medium", medium));
@@ -44,6 +49,21 @@ final class DemoShaft extends DemoScript {
             journal.cell("falls", i + 1, "what", THINGS.get(i) + " in " + (medium.equals("none") ? "vacuum" : medium.replace('-', ' ')));
             came(journal, i + 1, "T", "fell.1", trial, run);
             came(journal, i + 1, "v", "struck.1", trial, run);
+        }
+    }
+
+    /** The cone on a recording: its height on a tape, from the frame in which it is let go. */
+    private static void filmed(DemoJournal journal, RandomSource chance) {
+        DemoJournal.Filmed film = journal.film("film", Map.of("thing", "cone"));
+        double zero = Math.ceil(film.recipe().actions().get(0).time() * FILM_RATE);
+        for (int row = 1; row <= FRAMES_READ; row++) {
+            double frame = zero + FRAMES_APART * row;
+            Run run = film.run(frame / FILM_RATE);
+            double y = run.read(run.manifest().channel("height.1")) + READ_TAPE * chance.normal();
+            Map<String, Object> watch = Map.of("stopwatch", Map.of("zero", zero));
+            String trial = film.trial().id().toString();
+            journal.cell("frames", row, "t", Numbers.fixed((frame - zero) / FILM_RATE, 2), trial, frame, "shaft", watch, "");
+            journal.cell("frames", row, "y", Numbers.fixed(y, 2), trial, frame, "shaft", watch, "");
         }
     }
 
@@ -80,8 +100,9 @@ final class DemoShaft extends DemoScript {
     @Override
     List<Answer> analyse(DemoJournal journal) {
         double[] line = journal.line("free-graph", "t", "v");
+        double kept = -journal.line("frames-graph", "t", "y")[0];
         return List.of(new Answer("gradient", Numbers.print(line[0], 3), "m/s²"), new Answer("contact", "1.981", "s"),
-                new Answer("change", "-6", "m/s²"), new Answer("terminal", "2.66", "m/s"));
+                new Answer("change", "-6", "m/s²"), new Answer("terminal", Numbers.print(kept, 3), "m/s"));
     }
 
     @Override

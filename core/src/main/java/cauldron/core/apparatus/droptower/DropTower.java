@@ -21,6 +21,7 @@ import cauldron.core.apparatus.SceneNumber;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.Switch;
 import cauldron.core.apparatus.View;
+import cauldron.core.instrument.markers.PositionMarkers;
 import cauldron.core.instrument.ruler.Ruler;
 import cauldron.core.instrument.stopwatch.Stopwatch;
 import cauldron.core.instrument.tape.LongTape;
@@ -90,19 +91,19 @@ public final class DropTower extends Apparatus {
             .decimals(4));
 
     final View shaft = view("shaft", "The shaft");
-    final List<Place> at = each(THINGS, i -> place("thing." + i));
-    final List<SceneNumber> which = each(THINGS, i -> number("thing." + i + ".which"));
-    final List<Coordinate> size = each(THINGS, i -> length("thing." + i + ".size"));
-    final Coordinate dropFrom = up("from");
-    final Coordinate floor = up("floor");
-    final List<Coordinate> gateAt = each(GATES, i -> up("gate." + i));
+    final List<Place> at = each(THINGS, i -> place("thing." + i).filmed());
+    final List<SceneNumber> which = each(THINGS, i -> number("thing." + i + ".which").filmed());
+    final List<Coordinate> size = each(THINGS, i -> length("thing." + i + ".size").filmed());
+    final Coordinate dropFrom = up("from").filmed();
+    final Coordinate floor = up("floor").filmed();
+    final List<Coordinate> gateAt = each(GATES, i -> up("gate." + i).filmed());
     final Coordinate reach = length("reach");
-    final Coordinate wall = length("wall");
-    final Flag gated = flag("gated");
-    final Flag both = flag("both");
+    final Coordinate wall = length("wall").filmed();
+    final Flag gated = flag("gated").filmed();
+    final Flag both = flag("both").filmed();
     final Flag held = flag("held");
-    final Flag open = flag("open");
-    final Flag pumped = flag("pumped");
+    final Flag open = flag("open").filmed();
+    final Flag pumped = flag("pumped").filmed();
 
     final Handle hand = handle("thing", "what is let fall", at.get(0), reach);
     final Act letGo = act("let-go", "Let fall").when(held).leads();
@@ -113,7 +114,7 @@ public final class DropTower extends Apparatus {
         about("Things fall down the shaft of a lighthouse, alone or two at once, through air, other gas or none; gates time what "
                 + "passes.", "free fall", "drag and terminal speed", "motion graphs");
         upToSpeed(2);
-        tray(Ruler.twoMetres(), LongTape.tenMetres(), Stopwatch.toHundredths());
+        tray(Ruler.twoMetres(), LongTape.tenMetres(), Stopwatch.toHundredths(), PositionMarkers.box());
         slips("A more negative velocity is called smaller", "The gradient of the height is read as acceleration",
                 "Rounding hides the row of first contact", "The heavier thing is thought to fall faster in vacuum, too");
         portrait().with(thing, "flare").with(height, 2.0).with(opens, 1.5).doing(letGo, 0).at(0.5)

@@ -86,7 +86,7 @@ public final class SwiftShot extends Apparatus {
                 Magnifier.glass());
         slips("Milliseconds taken for seconds", "The edge of the float changed between frames",
                 "The number of the frame taken for the time", "Zero taken before the float is clear of the tube");
-        portrait().doing(fire, 0).at(0.006).through(-0.42, -0.3, 1.2, 0.66);
+        portrait().doing(fire, 0).at(0.006).through(-0.42, -0.4, 0.9, 0.66);
         setUp("evenly", "Evenly, or nearly", "Open the valve, slowed as far as it goes. Ask: after the muzzle, is "
                 + "anything still "
                 + "pushing? Look at position against time, then at speed, with its axis stretched.")

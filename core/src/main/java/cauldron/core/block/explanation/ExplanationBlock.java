@@ -1,5 +1,6 @@
 package cauldron.core.block.explanation;
 
+import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.number;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
@@ -7,18 +8,28 @@ import static cauldron.core.form.Kinds.whole;
 import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
+import cauldron.core.block.Neighbours;
 import cauldron.core.block.Slot;
 import cauldron.core.block.Written;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
+import cauldron.core.form.Where;
+import cauldron.core.quantity.Numbers;
+import java.util.List;
 
 /**
  * A written explanation, marked by the teacher.
  *
- * @param words the fewest that are asked for
+ * @param words  the fewest that are asked for
+ * @param rubric what earns how many points, from the most down; empty where nothing is said
  */
-public record ExplanationBlock(String id, String prompt, int words, double points) implements Block {
+public record ExplanationBlock(String id, String prompt, int words, double points, List<Level> rubric)
+        implements Block {
+
+    /** What an explanation is like that earns so many points. */
+    public record Level(double points, String like) {
+    }
 
     @Override
     public String lack(Written written) {
@@ -47,6 +58,8 @@ public record ExplanationBlock(String id, String prompt, int words, double point
         return n;
     }
 
+    private static final int MOST_LEVELS = 8;
+
     /** How it is declared, kept and done. */
     public static final class Kind extends BlockKind<ExplanationBlock> {
 
@@ -54,6 +67,9 @@ public record ExplanationBlock(String id, String prompt, int words, double point
         private final Field<ExplanationBlock, Integer> words = field("words", whole(0, 2000), ExplanationBlock::words)
                 .says("The fewest words that are asked for.");
         private final Field<ExplanationBlock, Double> points = field("points", number(0, 1000), ExplanationBlock::points);
+        private final Field<ExplanationBlock, List<Level>> rubric = field("rubric", list(new LevelForm(), MOST_LEVELS),
+                ExplanationBlock::rubric).otherwise(List.of())
+                .says("What earns how many points, from the most down; students see it too.");
         /** What was written. */
         public final Slot<Explained> answer = slot("answer", 0, ExplainedForm::new);
 
@@ -64,7 +80,35 @@ public record ExplanationBlock(String id, String prompt, int words, double point
 
         @Override
         protected ExplanationBlock make(Filled f) {
-            return new ExplanationBlock(f.get(id), f.get(prompt), f.get(words), f.get(points));
+            return new ExplanationBlock(f.get(id), f.get(prompt), f.get(words), f.get(points), f.get(rubric));
+        }
+
+        @Override
+        public void checkAmong(ExplanationBlock block, Neighbours all, Where at) {
+            double above = Math.nextUp(block.points());
+            for (Level level : block.rubric()) {
+                if (level.points() >= above) {
+                    at.fault("rubric: levels go down from at most " + Numbers.printShort(block.points())
+                            + " points, each with fewer than the one before");
+                }
+                above = level.points();
+            }
+        }
+    }
+
+    private static final class LevelForm extends Form<Level> {
+
+        private final Field<Level, Double> points = field("points", number(0, 1000), Level::points);
+        private final Field<Level, String> like = field("like", text(400), Level::like)
+                .says("What such an explanation is like.");
+
+        LevelForm() {
+            super("Level", "What an explanation is like that earns so many points.");
+        }
+
+        @Override
+        protected Level make(Filled f) {
+            return new Level(f.get(points), f.get(like));
         }
     }
 

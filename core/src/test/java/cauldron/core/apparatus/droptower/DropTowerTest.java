@@ -7,6 +7,8 @@ import cauldron.core.Tree;
 import cauldron.core.apparatus.Action;
 import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Event;
+import cauldron.core.apparatus.Film;
+import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.RunTable;
 import cauldron.core.apparatus.Settings;
@@ -167,5 +169,19 @@ class DropTowerTest {
         run.act(new Action.Perform("let-go", Map.of()));
         assertThat(to(run, TOWER.contacts.get(0))).isGreaterThan(3.4);
         assertThat(run.outcome(TOWER.fell.get(0))).as("counted from when it was let fall").isLessThan(1.6);
+    }
+
+    @Test
+    void aRecordingShowsWhereItIsAndNothingOfWhatIsHidden() {
+        Settings set = Settings.of(TOWER.manifest(), Tree.of("thing", "cone", "height", 8.375, "place", "own", "gravity", 7.25));
+        Recipe recipe = new Recipe("drop-tower", TOWER.manifest().modelVersion(), set.toTree(), 1,
+                List.of(new Recipe.Timed(0.5, new Action.Perform("let-go", Map.of()))));
+        Film film = Film.shoot(TOWER, recipe, TOWER.shaft, 60, 4);
+        int at = film.moving().indexOf("thing.1.y");
+        double fallen = (film.body()[90 * film.moving().size() + at] - film.body()[at]) / (double) Film.FINENESS / film.scale();
+        double g = 7.25 * (1 - AIR * Thing.CONE.volume / Thing.CONE.mass);
+        double vt = Math.sqrt(g * Thing.CONE.mass / (0.5 * AIR * Thing.CONE.dragArea));
+        assertThat(fallen).as("a second after it is let go").isCloseTo(vt * vt / g * Math.log(Math.cosh(g / vt)), within(5e-4));
+        assertThat(film.header().toString()).doesNotContain("7.25").doesNotContain("8.375");
     }
 }
