@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { printFixed, printShort, type Channel, type Manifest, type Run } from '../core';
+import { inOwn, printFixed, printShort, type Channel, type Manifest, type Run } from '../core';
 import { Select, Symbol, Toggle } from '../ui';
 import { useSize } from '../ui/useSize';
 import { ACCOUNT_LOOK, LINE_LOOK } from './looks';
@@ -51,7 +51,7 @@ export function Bars({ m, run, ledger }: { m: Manifest; run: Run; ledger: string
     .filter(({ c, i }) => !c.body || !Number.isNaN(values[i]))
     .map(({ c, i }, k) => ({
       c,
-      value: values[i] * c.perSi,
+      value: inOwn(c, values[i]),
       look: c.account
         ? ACCOUNT_LOOK[c.account]
         : { color: LINE_LOOK[k % LINE_LOOK.length].color, hatch: HATCHES[k % 5] },

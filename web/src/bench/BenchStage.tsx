@@ -8,7 +8,7 @@ import { ForceArrows } from './ForceArrows';
 import { DrawOver, type Tool } from './DrawOver';
 import { Grid, squareText } from '../picture/Grid';
 import { Stage, useStage } from '../picture/Stage';
-import { slowedText } from './time';
+import { paceText } from './time';
 import type { BenchState } from './useBench';
 import { ANSWERS_HERE } from './useCounting';
 import { inPicture, type Picture } from '../picture/picture';
@@ -135,9 +135,9 @@ function draggedNames(act: Act, run: Run) {
   return pick ? run.itemNames(pick.from) : [];
 }
 
-/** What has to be said of a picture: its grid, how much it is slowed, what isn't drawn to scale. */
+/** What has to be said of a picture: its grid, how fast it is shown, what isn't drawn to scale. */
 export function PictureNote({ bench, layers }: { bench: BenchState; layers: ReadonlySet<string> }) {
-  const slowed = slowedText(bench.m);
+  const pace = paceText(bench.m);
   const draggable = bench.m.acts.some((a) => a.dragging) && bench.live.sides[0].run.head() === 0;
   if (bench.m.clock === 'person') return null;
   const notes = bench.m.layers.filter((l) => l.note && layers.has(l.id)).map((l) => l.note);
@@ -146,8 +146,8 @@ export function PictureNote({ bench, layers }: { bench: BenchState; layers: Read
       {[
         squareText(bench.pictures[0]),
         draggable && 'drag a thing to its place',
-        slowed,
-        ...(notes.length ? notes : slowed ? ['drawn to scale'] : []),
+        pace,
+        ...(notes.length ? notes : pace ? ['drawn to scale'] : []),
       ]
         .filter(Boolean)
         .join(' · ')}

@@ -1,11 +1,11 @@
-import type { Manifest, Run } from '../core';
+import { inOwn, type Manifest, type Run } from '../core';
 import { outcomeWords } from './words';
 
 /** What the run has come to by the moment shown, as far as that is settled; what stands aside is a press away. */
 export function CameTo({ m, run, only }: { m: Manifest; run: Run; only?: string[] }) {
   const values = run.outcomes();
   const known = m.outcomes
-    .map((o, i) => ({ o, text: outcomeWords(o, values[i] * o.perSi), settled: !Number.isNaN(values[i]) }))
+    .map((o, i) => ({ o, text: outcomeWords(o, inOwn(o, values[i])), settled: !Number.isNaN(values[i]) }))
     .filter(({ o, settled }) => settled && (!only || only.includes(o.id)));
   if (known.length === 0) return null;
   const rows = (aside: boolean) =>

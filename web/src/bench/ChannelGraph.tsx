@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { Channel, Manifest, Run } from '../core';
+import { inOwn, type Channel, type Manifest, type Run } from '../core';
 import { Toggle } from '../ui';
 import { useSize } from '../ui/useSize';
 import { Axes, padOf, rangeOf, scaleOf } from './Axes';
@@ -41,8 +41,8 @@ export function ChannelGraph({
     channels.map((c, i) => ({ c, i, faint: k > 0, run: r, n: r.sampleCount() })),
   );
   const along = (r: Run, i: number) =>
-    other < 0 ? i * m.interval * m.timePerSi : r.samples(other)[i] * m.channels[other].perSi;
-  const up = (s: Series, i: number) => s.run.samples(m.channels.indexOf(s.c))[i] * s.c.perSi;
+    other < 0 ? i * m.interval * m.timePerSi : inOwn(m.channels[other], r.samples(other)[i]);
+  const up = (s: Series, i: number) => inOwn(s.c, s.run.samples(m.channels.indexOf(s.c))[i]);
   const upRange = rangeOf(points(series, up), log.y);
   const alongRange: [number, number] =
     other < 0
@@ -78,7 +78,7 @@ export function ChannelGraph({
     return d;
   };
   const now = run.channels();
-  const nowAt = other < 0 ? run.time() * m.timePerSi : now[other] * m.channels[other].perSi;
+  const nowAt = other < 0 ? run.time() * m.timePerSi : inOwn(m.channels[other], now[other]);
   const bodies = run.bodies();
   const name = other < 0 ? (steps ? 'the steps' : 'time') : channelName(m, m.channels[other], bodies).toLowerCase();
   return (
@@ -125,7 +125,7 @@ export function ChannelGraph({
           <line x1={x(nowAt)} x2={x(nowAt)} y1={pad.top} y2={H - pad.bottom} stroke="var(--ink)" strokeWidth="1" />
         ) : (
           channels.map((c, i) => {
-            const value = now[m.channels.indexOf(c)] * c.perSi;
+            const value = inOwn(c, now[m.channels.indexOf(c)]);
             return (
               seen(nowAt, value) && (
                 <circle

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import type { Manifest, Profile, Run } from '../core';
+import { inOwn, type Manifest, type Profile, type Run } from '../core';
 import { Symbol } from '../ui';
 import { useSize } from '../ui/useSize';
 import { Axes, padOf, rangeOf, scaleOf } from './Axes';
@@ -12,15 +12,15 @@ export function ProfileGraph({ m, run, profile }: { m: Manifest; run: Run; profi
   const pad = padOf(type, true);
   const { lines, mark } = run.profile(m.profiles.indexOf(profile));
   const { along, up } = profile;
-  const every = (offset: number, per: number) =>
+  const every = (offset: number, axis: Profile['along']) =>
     lines.flatMap((l) =>
       Array.from(
         l.points.filter((_, i) => i % 2 === offset),
-        (v) => v * per,
+        (v) => inOwn(axis, v),
       ),
     );
-  const [x0, x1] = rangeOf([0, ...every(0, along.perSi)]);
-  const [y0, y1] = rangeOf([0, ...every(1, up.perSi)]);
+  const [x0, x1] = rangeOf([0, ...every(0, along)]);
+  const [y0, y1] = rangeOf([0, ...every(1, up)]);
   const alongAxis = { ...along, from: x0, to: x1 };
   const upAxis = { ...up, from: y0, to: y1, nice: true };
   const x = scaleOf(alongAxis, pad.left, W - pad.right);
@@ -28,7 +28,7 @@ export function ProfileGraph({ m, run, profile }: { m: Manifest; run: Run; profi
   const path = (points: Float64Array) => {
     let d = '';
     for (let i = 0; i < points.length; i += 2)
-      d += `${i ? 'L' : 'M'}${x(points[i] * along.perSi).toFixed(1)} ${y(points[i + 1] * up.perSi).toFixed(1)}`;
+      d += `${i ? 'L' : 'M'}${x(inOwn(along, points[i])).toFixed(1)} ${y(inOwn(up, points[i + 1])).toFixed(1)}`;
     return d;
   };
   return (
@@ -39,7 +39,7 @@ export function ProfileGraph({ m, run, profile }: { m: Manifest; run: Run; profi
         {lines.map((l, i) => {
           const last = i === lines.length - 1;
           const n = l.points.length;
-          const end = { x: x(l.points[n - 2] * along.perSi), y: y(l.points[n - 1] * up.perSi) };
+          const end = { x: x(inOwn(along, l.points[n - 2])), y: y(inOwn(up, l.points[n - 1])) };
           return (
             <g key={i} data-line={l.name}>
               <path
@@ -56,8 +56,8 @@ export function ProfileGraph({ m, run, profile }: { m: Manifest; run: Run; profi
         })}
         {mark.length > 0 && (
           <circle
-            cx={x(mark[0] * along.perSi)}
-            cy={y(mark[1] * up.perSi)}
+            cx={x(inOwn(along, mark[0]))}
+            cy={y(inOwn(up, mark[1]))}
             r="6"
             fill="var(--sheet)"
             stroke="var(--ink)"

@@ -1,4 +1,4 @@
-import { printFixed, type Manifest } from '../core';
+import { inOwn, printFixed, type Manifest } from '../core';
 import { Symbol } from '../ui';
 import { channelName, isThere } from './words';
 
@@ -31,7 +31,7 @@ export function Readouts({
                 {channelName(m, c, bodies)}, <Symbol text={c.symbol} />
               </dt>
               <dd className="mono ml-auto text-lead font-semibold whitespace-nowrap" data-channel={c.id}>
-                {Number.isNaN(values[i]) ? '–' : printFixed(values[i] * c.perSi, c.figures)} {c.unit}
+                {Number.isNaN(values[i]) ? '–' : printFixed(inOwn(c, values[i]), c.figures)} {c.unit}
               </dd>
             </div>
           ),

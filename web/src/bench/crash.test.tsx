@@ -5,7 +5,7 @@ import { openRun, trialTable } from '../core/models';
 import { onAPage } from '../ui/page.fixture';
 import { CameTo } from './CameTo';
 import { OverTrials } from './OverTrials';
-import { slowedText } from './time';
+import { paceText } from './time';
 import type { KeptTrial } from './trials';
 import { useRuns } from './useRuns';
 import { channelItems, outcomeText } from './words';
@@ -132,5 +132,5 @@ test('what belongs to the second sled is offered only where there is one', () =>
 
 test('a table of trials says what is wrong with what it is asked', () => {
   expect(trialTable(m.id, [], ['front'])).toHaveProperty('error');
-  expect(slowedText(m)).toBe('slowed 50 times');
+  expect(paceText(m)).toBe('slowed 50 times');
 });

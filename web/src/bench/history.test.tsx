@@ -7,7 +7,7 @@ import { openRun } from '../core/models';
 import { HistogramPanel } from './HistogramPanel';
 import { sceneOf } from '../scenes';
 import { neighbourEvent } from './TimeLine';
-import { slowedText, timeText } from './time';
+import { paceText, timeText } from './time';
 import type { KeptTrial } from './trials';
 import { TrialsPanel } from './TrialsPanel';
 import { populationNames } from './words';
@@ -16,11 +16,14 @@ onAPage();
 
 const gas = await manifestOf('gas-cylinder');
 const spring = await manifestOf('hanging-spring');
+const tanks = await manifestOf('twin-tanks');
 
 test('time is shown in the unit of the apparatus', () => {
   expect(timeText(spring, 1.23456)).toBe('1.235 s');
   expect(timeText(gas, 1.23456e-10)).toBe('123.5 ps');
-  expect([slowedText(spring), slowedText(gas)]).toEqual([null, 'slowed 10¹⁰ times']);
+  expect([paceText(spring), paceText(gas)]).toEqual([null, 'slowed 10¹⁰ times']);
+  expect(paceText(tanks)).toBe('60 times as fast');
+  expect(timeText(tanks, 90)).toBe('1.5 min');
 });
 
 test('the neighbouring event is the next and the last, and none beyond the ends', () => {

@@ -11,9 +11,10 @@ export function lengthText(m: Manifest, until: number) {
   return timeText(m, until, 1);
 }
 
-/** How much slower than life it is shown, or null where it is shown as it is. */
-export function slowedText(m: Manifest) {
+/** How much slower or faster than life it is shown, or null where it is shown as it is. */
+export function paceText(m: Manifest) {
   if (m.speed === 1) return null;
+  if (m.speed > 1) return `${printShort(m.speed)} times as fast`;
   const digits: Record<string, string> = {
     '-': '⁻',
     0: '⁰',

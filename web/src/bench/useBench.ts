@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
   initialSettings,
+  inOwn,
   type Act,
   type Manifest,
   type Run,
@@ -35,7 +36,7 @@ function short(points: Float64Array) {
 function outcomesOf(m: Manifest, run: Run) {
   const values = run.outcomes();
   return Object.fromEntries(
-    m.outcomes.flatMap((o, i) => (Number.isNaN(values[i]) ? [] : [[o.id, values[i] * o.perSi]])),
+    m.outcomes.flatMap((o, i) => (Number.isNaN(values[i]) ? [] : [[o.id, inOwn(o, values[i])]])),
   );
 }
 

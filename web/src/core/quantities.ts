@@ -10,6 +10,8 @@ export function isShown(shownWhen: string, values: SettingValues) {
 export function initialSettings(m: Manifest): SettingValues {
   return Object.fromEntries(m.settings.map((s) => [s.id, s.initial]));
 }
+/** A value in the unit something is declared in, from one in SI. */
+export const inOwn = (declared: { perSi: number; zero: number }, si: number) => (si - declared.zero) * declared.perSi;
 export function readUnit(text: string) {
   return door.readUnit(text) as { symbol: string; nice: string } | Failure;
 }

@@ -1,5 +1,5 @@
 import { History, PenLine, Rows3 } from 'lucide-react';
-import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { AnswerBar } from '../bench/AnswerBar';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
@@ -32,6 +32,9 @@ import { Button, Trouble } from '../ui';
 import { useLeaving, type Standing } from './standing';
 
 /** What stands beside the picture where there is room, below it where there is none. */
+/** Few labs draw channels, so the others don't wait for it. */
+const ChannelGraph = lazy(async () => ({ default: (await import('../bench/ChannelGraph')).ChannelGraph }));
+
 const SIDE = 'overflow-auto border-t bg-sheet px-3 py-1.5 @xl:border-t-0 @xl:border-l';
 
 /** Trials of a lab's bench, kept in the notebook like everything a student makes. */
@@ -250,7 +253,7 @@ export const LabBench = memo(function LabBench({
               {note ?? (!aside && <PictureNote bench={bench} layers={layerSet} />)}
             </div>
           </div>
-          {!aside && !trialsOpen && <Beside block={block} m={m} run={run} />}
+          {!aside && !trialsOpen && <Beside block={block} m={m} run={run} behind={behind} />}
           {runTable && lying && !aside && (
             <div className="flex w-72 shrink-0 flex-col border-l bg-sheet">{runTable}</div>
           )}
@@ -321,13 +324,15 @@ function OpenSettings({ block, bench, wanted }: { block: BlockOf<'bench'>; bench
 }
 
 /** Accounts and curves that the lab shows beside the picture, and what the run has come to. */
-function Beside({ block, m, run }: { block: BlockOf<'bench'>; m: Manifest; run: Run }) {
+function Beside({ block, m, run, behind }: { block: BlockOf<'bench'>; m: Manifest; run: Run; behind: Run[] }) {
   const settled = run.outcomes();
   const told = m.outcomes.filter((o, i) => block.table.includes(o.id) && !Number.isNaN(settled[i])).map((o) => o.id);
-  if ([...block.bars, ...block.profiles, ...told].length === 0) return null;
+  if ([...block.bars, ...block.profiles, ...block.graphs, ...told].length === 0) return null;
+  const drawn = m.channels.filter((c) => block.graphs.includes(c.id));
+  const units = [...new Set(drawn.map((c) => c.unit))];
   return (
     <div
-      className={`${SIDE} flex flex-col gap-2 @xl:w-56`}
+      className={`${SIDE} flex flex-col gap-2 ${block.graphs.length ? '@xl:w-80' : '@xl:w-56'}`}
       tabIndex={0}
       role="region"
       aria-label="Bars, curves and what it came to"
@@ -336,6 +341,11 @@ function Beside({ block, m, run }: { block: BlockOf<'bench'>; m: Manifest; run: 
       {block.bars.map((ledger) => (
         <Bars key={ledger} m={m} run={run} ledger={ledger} />
       ))}
+      <Suspense>
+        {units.map((unit) => (
+          <ChannelGraph key={unit} m={m} run={run} behind={behind} channels={drawn.filter((c) => c.unit === unit)} />
+        ))}
+      </Suspense>
       {m.profiles
         .filter((p) => block.profiles.includes(p.id))
         .map((p) => (

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
-import { use, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../ui/dates';
@@ -10,9 +10,6 @@ import type { Journal, Slots } from '../notebook/journal';
 import { useAllApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import { FetchedDialog } from '../ui/FetchedDialog';
-import { MarkForm } from '../marking/MarkForm';
-import { Reopen } from '../marking/Reopen';
-import { Tries } from '../marking/Tries';
 import { BlockView } from '../blocks/BlockView';
 import type { SheetContext } from '../blocks/kind/kind';
 import { JournalNotes } from './JournalNotes';
@@ -24,6 +21,11 @@ import { ReportButton } from './ReportButton';
 import { useJournal } from './useJournal';
 import { loadLabBench } from './DeskPane';
 import { Workbench } from './Workbench';
+
+const marking = () => import('../marking');
+const MarkForm = lazy(async () => ({ default: (await marking()).MarkForm }));
+const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
+const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
 export default function WorkPage() {
@@ -99,12 +101,12 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
     marking: data.own
       ? undefined
       : (block) => (
-          <>
+          <Suspense>
             {block.type === 'number' && data.tried[block.id] && (
               <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />
             )}
             <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
-          </>
+          </Suspense>
         ),
   };
   const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
@@ -145,7 +147,11 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
               <b className="mono">{data.points}</b> of {sheet.points} points
             </p>
           )}
-          {!data.own && (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={refresh} />}
+          {!data.own && (data.submittedAt || data.closed) && (
+            <Suspense>
+              <Reopen work={data.id} onDone={refresh} />
+            </Suspense>
+          )}
           {!data.own && !data.submittedAt && !data.closed && <p className="text-fine text-soft">read only · working</p>}
           <Help at={data.own ? helpFor(part) : 'watch'} />
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />

@@ -208,6 +208,15 @@ class AxeTest {
             page.getByRole(AriaRole.LISTBOX).waitFor();
             check(page, "completing a formula");
             page.keyboard().press("Escape");
+            page.navigate(App.address());
+            Chrome.inItem(page, "The trolley on its slip", "Go on");
+            Chrome.part(page, "Coasting");
+            Chrome.button(page, "Coasting rails").click();
+            page.locator("[data-part=mark]").waitFor();
+            check(page, "three views of a recording");
+            Chrome.part(page, "Explain");
+            page.getByText("What counts").click();
+            check(page, "an explanation and what counts");
         }
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "eero.pascoe");

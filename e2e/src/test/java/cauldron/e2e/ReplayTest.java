@@ -133,6 +133,9 @@ class ReplayTest {
                     new Recipe.Timed(6.6, new Action.Change("rolling", 0.05))));
     private static final Recipe SHOT = new Recipe("swift-shot", 1, Map.of("pressure", 5.3, "mass", 2.2, "barrel", 28.0), 1,
             List.of(new Recipe.Timed(0.002, new Action.Perform("fire"))));
+    /** Cold above warm through an open tube, in a cool room from the fifth second on. */
+    private static final Recipe TANKS = new Recipe("twin-tanks", 1, Map.of("upper", 9.0, "lower", 64.0, "section", "wide"), 1,
+            List.of(new Recipe.Timed(5, new Action.Change("loss", 0.7))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -140,7 +143,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS);
     }
 
     @ParameterizedTest

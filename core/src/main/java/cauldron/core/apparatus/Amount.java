@@ -20,6 +20,8 @@ public final class Amount extends Setting {
     private boolean forecast;
     private Amount ceiling;
     private double factor;
+    /** The SI value of its zero: of a temperature in °C. */
+    private double zero;
     /** How many of its unit make one of SI, where that is a whole number; else 0. */
     private double perSi;
 
@@ -159,12 +161,12 @@ public final class Amount extends Setting {
     /** A value in SI, from one in its unit. */
     double si(double own) {
         // Division by a whole number is rounded once: 70 g are 0.07 kg, not 0.07 and a bit.
-        return perSi != 0 ? own / perSi : own * factor;
+        return perSi != 0 ? own / perSi : own * factor + zero;
     }
 
     /** A value in its unit, kept within its range, from one in SI. */
     double own(double si) {
-        return Math.max(min, Math.min(max, perSi != 0 ? si * perSi : si / factor));
+        return Math.max(min, Math.min(max, perSi != 0 ? si * perSi : (si - zero) / factor));
     }
 
     /** A value in its unit, as people read it. */
@@ -177,6 +179,7 @@ public final class Amount extends Setting {
         super.check(faults);
         if (faults.readable(this, unit)) {
             factor = Units.parse(unit).factor();
+            zero = Units.parse(unit).offset();
             double parts = 1 / factor;
             perSi = parts > 1 && parts == Math.rint(parts) ? parts : 0;
         }

@@ -97,6 +97,7 @@ public final class Channel extends Shown<Channel> {
         tree.put("ledger", ledger == null ? "" : ledger.id());
         tree.put("body", body == null ? "" : body.id());
         tree.put("perSi", 1 / factor());
+        tree.put("zero", read().offset());
         return tree;
     }
 }

@@ -110,6 +110,9 @@ public final class Distribution extends Shown<Distribution> {
         if (scaleMark < 0 || scaleMark > 0 && scaleMark >= marks.size()) {
             faults.add(this, "has a scale that follows a mark it doesn't have");
         }
+        if (read().offset() != 0) {
+            faults.add(this, "counts from nothing up, which " + unit() + " doesn't");
+        }
         if (!(typicalMax > 0)) {
             faults.add(this, "needs a scale that ends above 0");
         }

@@ -43,13 +43,8 @@ public final class Outcome extends Shown<Outcome> {
         return words;
     }
 
-    /** A value in its unit, from one in SI. */
-    public double own(double si) {
-        return si / factor();
-    }
-
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "figures", decimals(), "perSi",
-                1 / factor(), "words", words, "aside", aside);
+                1 / factor(), "zero", read().offset(), "words", words, "aside", aside);
     }
 }

@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
+import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 import java.util.Map;
 
@@ -13,13 +14,13 @@ public final class Profile extends Declared {
     /** An axis: what goes along it, in which unit. */
     public record Axis(String symbol, String name, String unit) {
 
-        /** SI units in one of its own. */
-        double factor() {
-            return Units.parse(unit).factor();
+        Unit read() {
+            return Units.parse(unit);
         }
 
         Map<String, Object> toTree() {
-            return Tree.of("symbol", symbol, "name", name, "unit", unit, "perSi", 1 / factor());
+            return Tree.of("symbol", symbol, "name", name, "unit", unit, "perSi", 1 / read().factor(), "zero",
+                    read().offset());
         }
     }
 

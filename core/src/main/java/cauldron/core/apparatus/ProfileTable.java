@@ -2,6 +2,7 @@ package cauldron.core.apparatus;
 
 import cauldron.core.apparatus.RunTable.Column;
 import cauldron.core.apparatus.RunTable.Printed;
+import cauldron.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -37,8 +38,8 @@ final class ProfileTable {
             }
         }
         RunTable.bounded(points.size());
-        Printed along = printed(profile.alongAxis().factor(), points, 0);
-        Printed up = printed(profile.upAxis().factor(), points, 1);
+        Printed along = printed(profile.alongAxis().read(), points, 0);
+        Printed up = printed(profile.upAxis().read(), points, 1);
         List<String[]> rows = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
             String x = along.print(points.get(i)[0]);
@@ -54,12 +55,12 @@ final class ProfileTable {
         return new Column(id, axis.name(), axis.symbol(), axis.unit(), false);
     }
 
-    private static Printed printed(double factor, List<double[]> points, int which) {
+    private static Printed printed(Unit unit, List<double[]> points, int which) {
         double largest = 0;
         for (double[] point : points) {
-            largest = Math.max(largest, Math.abs(point[which] / factor));
+            largest = Math.max(largest, Math.abs(unit.fromSi(point[which])));
         }
         int before = largest > 0 ? (int) Math.floor(Math.log10(largest)) + 1 : 1;
-        return new Printed(factor, Math.max(0, FIGURES - before));
+        return new Printed(unit, Math.max(0, FIGURES - before));
     }
 }

@@ -2,6 +2,7 @@ package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
 import cauldron.core.quantity.Numbers;
+import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
@@ -88,9 +89,9 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         Printed[] printed = new Printed[plan.channels().size()];
         for (int c = 0; c < printed.length; c++) {
             Channel channel = plan.channels().get(c);
-            printed[c] = new Printed(channel.factor(), channel.decimals());
+            printed[c] = new Printed(channel.read(), channel.decimals());
         }
-        Printed time = new Printed(Units.parse(m.timeUnit()).factor(), m.clock() == Clock.STEPS ? 0 : timeFigures(m, plan));
+        Printed time = new Printed(Units.parse(m.timeUnit()), m.clock() == Clock.STEPS ? 0 : timeFigures(m, plan));
         List<String[]> rows = new ArrayList<>();
         int stride = stride(m, plan);
         Run again = stride > 0 && plan.outcomes().isEmpty() ? run : run.again();
@@ -118,7 +119,7 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         if (!outcome.words().isEmpty()) {
             return Double.isNaN(value) ? "" : outcome.words().get((int) value);
         }
-        return new Printed(outcome.factor(), outcome.decimals()).print(value);
+        return new Printed(outcome.read(), outcome.decimals()).print(value);
     }
 
     private static double[] atMoment(Run again, double time) {
@@ -209,10 +210,10 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         return figures;
     }
 
-    record Printed(double factor, int decimals) {
+    record Printed(Unit unit, int decimals) {
 
         String print(double si) {
-            return Double.isNaN(si) ? "" : Numbers.fixed(si / factor, decimals);
+            return Double.isNaN(si) ? "" : Numbers.fixed(unit.fromSi(si), decimals);
         }
     }
 }

@@ -1,5 +1,6 @@
 package cauldron.core.apparatus;
 
+import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 
 /**
@@ -47,7 +48,16 @@ abstract class Shown<Q extends Shown<Q>> extends Declared {
 
     /** SI units in one of its own. */
     final double factor() {
-        return Units.parse(unit).factor();
+        return read().factor();
+    }
+
+    final Unit read() {
+        return Units.parse(unit);
+    }
+
+    /** A value in its unit, from one in SI. */
+    public final double own(double si) {
+        return read().fromSi(si);
     }
 
     @Override

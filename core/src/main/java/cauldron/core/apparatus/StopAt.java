@@ -36,7 +36,7 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Cro
                 return new Happening(manifest.event(Tree.text(tree, "event")), (int) Tree.number(tree, "count", 1));
             case "crossing":
                 Channel channel = manifest.channel(Tree.text(tree, "channel"));
-                return new Crossing(channel, Tree.number(tree, "value") * channel.factor());
+                return new Crossing(channel, channel.read().toSi(Tree.number(tree, "value")));
             case "outcome":
                 return new Settling(manifest.outcome(Tree.text(tree, "outcome")));
             default:

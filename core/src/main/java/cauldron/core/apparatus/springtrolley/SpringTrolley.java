@@ -74,7 +74,8 @@ public final class SpringTrolley extends Apparatus {
 
     final Channel stretch = channel("stretch", "x", "Stretch of the spring", "cm").typically(0, 40);
     final Channel springForce = channel("spring-force", "F_s", "Force of the spring", "N").typically(0, 12).decimals(3);
-    final Channel position = channel("position", "s", "Position from where the cord goes slack", "m").typically(-0.4, 1.4)
+    final Channel position = channel("position", "s", "Position from where the cord goes slack", "m").typically(-0.4,
+            1.4)
             .decimals(3);
     final Channel velocity = channel("velocity", "v", "Velocity", "m/s").typically(-0.2, 3).decimals(3);
     final Channel acceleration = channel("acceleration", "a", "Acceleration", "m/s²").typically(-1, 12);
@@ -118,6 +119,7 @@ public final class SpringTrolley extends Apparatus {
     final Flag home = flag("home").filmed();
 
     final Force pull = force("pull", "F_s", "pull of the cord", trolley);
+    final Force hold = force("hold", "F_h", "winch or latch", trolley);
     final Force drag = force("drag", "F_r", "rolling friction", trolley);
 
     final Handle inHand = handle("trolley", "trolley", trolley, half);

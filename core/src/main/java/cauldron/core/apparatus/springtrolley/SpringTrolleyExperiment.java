@@ -215,8 +215,9 @@ final class SpringTrolleyExperiment extends OdeExperiment {
         out.put(d.taut, isTaut());
         out.put(d.caught, phase.get() == DRAWING && y[s] < 0 || phase.get() == LATCHED);
         out.put(d.home, phase.get() == HOME);
-        boolean moves = rolls();
+        boolean winds = phase.get() == DRAWING;
         out.put(d.pull, k * x, 0);
-        out.put(d.drag, moves ? -friction() : phase.get() == DRAWING ? friction() : 0, 0);
+        out.put(d.hold, winds ? -k * x - friction() : phase.get() == LATCHED ? -k * x : 0, 0);
+        out.put(d.drag, rolls() ? -friction() : winds ? friction() : 0, 0);
     }
 }

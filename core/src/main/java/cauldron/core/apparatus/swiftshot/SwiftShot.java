@@ -47,7 +47,7 @@ public final class SwiftShot extends Apparatus {
     final Channel kinetic = energy("kinetic", "E_k", "Kinetic energy", Account.KINETIC);
     final Channel potential = energy("potential", "E_p", "Potential energy, from the height of the tube",
             Account.POTENTIAL);
-    final Channel thermal = energy("thermal", "E_th", "Lost to the air", Account.THERMAL);
+    final Channel thermal = energy("thermal", "E_th", "Lost to air and net", Account.THERMAL);
     final Channel total = energy("total", "W", "Work of the air in the tube", Account.TOTAL);
 
     final Event opened = event("opened", "valve opens");

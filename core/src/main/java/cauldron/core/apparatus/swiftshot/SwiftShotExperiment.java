@@ -96,9 +96,9 @@ final class SwiftShotExperiment extends OdeExperiment {
         // Nothing changes while it flies.
     }
 
-    /** Pressure behind it in Pa, over the air's; none once it has left the tube. */
+    /** Pressure behind it in Pa, over the air's; none while the valve is shut, and once it has left the tube. */
     private double push(double at) {
-        if (phase.get() > IN_TUBE) {
+        if (phase.get() != IN_TUBE) {
             return 0;
         }
         double way = at - SwiftShot.RADIUS + length;

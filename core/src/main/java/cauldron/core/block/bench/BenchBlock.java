@@ -127,6 +127,9 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
                 (BenchBlock b) -> b.plan().layers()).otherwise(List.of()).says("What is drawn over it.");
         private final Field<BenchBlock, List<String>> histograms = field("histograms", list(text(60), 20),
                 (BenchBlock b) -> b.plan().histograms()).otherwise(List.of()).says("Distributions shown.");
+        private final Field<BenchBlock, List<String>> graphs = field("graphs", list(text(60), 20),
+                (BenchBlock b) -> b.plan().graphs()).otherwise(List.of())
+                .says("Channels drawn against time, those of one unit together.");
         private final Field<BenchBlock, List<String>> bars = field("bars", list(text(60), 20), (BenchBlock b) -> b.plan().bars())
                 .otherwise(List.of()).says("Accounts shown as bars: energy, or ids of ledgers.");
         private final Field<BenchBlock, List<String>> profiles = field("profiles", list(text(60), 20),
@@ -151,7 +154,8 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         @Override
         protected BenchBlock make(Filled f) {
             return new BenchBlock(f.get(id), f.get(title), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(readouts),
-                    f.get(layers), f.get(histograms), f.get(bars), f.get(profiles), f.get(table), f.get(tableAt), f.get(instruments)), f.get(distinct));
+                    f.get(layers), f.get(histograms), f.get(graphs), f.get(bars), f.get(profiles), f.get(table),
+                    f.get(tableAt), f.get(instruments)), f.get(distinct));
         }
 
         @Override

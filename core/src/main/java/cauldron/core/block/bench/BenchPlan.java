@@ -16,6 +16,7 @@ import java.util.Map;
  * @param readouts    channels shown as figures
  * @param layers      what is drawn over it
  * @param histograms  distributions shown
+ * @param graphs      channels drawn against time, those of one unit together
  * @param bars        accounts shown as bars: {@code energy}, or the ids of ledgers
  * @param profiles    curves at an instant that are shown
  * @param table       channels, outcomes and profiles that may be taken from the run's table; empty: it isn't offered
@@ -23,8 +24,8 @@ import java.util.Map;
  * @param instruments what lies on the tray; empty: all that make sense
  */
 public record BenchPlan(String apparatus, Map<String, Object> setup, List<String> open, List<String> readouts,
-                        List<String> layers, List<String> histograms, List<String> bars, List<String> profiles,
-                        List<String> table, List<String> tableAt, List<String> instruments) {
+                        List<String> layers, List<String> histograms, List<String> graphs, List<String> bars,
+                        List<String> profiles, List<String> table, List<String> tableAt, List<String> instruments) {
 
     private static final String ENERGY = "energy";
 
@@ -42,6 +43,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         readouts.forEach(id -> at.attempt(() -> manifest.channel(id)));
         layers.forEach(id -> at.attempt(() -> manifest.checkShown(id)));
         histograms.forEach(id -> at.attempt(() -> manifest.distribution(id)));
+        graphs.forEach(id -> at.attempt(() -> manifest.channel(id)));
         bars.forEach(id -> at.attempt(() -> checkBars(manifest, id)));
         profiles.forEach(id -> at.attempt(() -> manifest.profile(id)));
         table.forEach(id -> at.attempt(() -> checkTaken(manifest, id)));

@@ -53,6 +53,15 @@ class SpringTrolleyTest {
         return sum;
     }
 
+    /** What the forces drawn on the trolley come to, rightwards. */
+    private static double resultant(Run run) {
+        double sum = 0;
+        for (String force : new String[] {"pull", "hold", "drag"}) {
+            sum += run.scene().of(run.manifest().sceneField(force + ".right"));
+        }
+        return sum;
+    }
+
     @Test
     void whileTautItIsHalfASwingAboutAMiddleThatFrictionShifts() {
         RandomSource chance = new RandomSource(3);
@@ -129,6 +138,7 @@ class SpringTrolleyTest {
             double across = run.scene().of(TROLLEY.tip.x()) - SpringTrolley.DIAL;
             double up = run.scene().of(TROLLEY.tip.y()) - SpringTrolley.BAY;
             double turned = Math.toDegrees(Math.atan2(across, up));
+            assertThat(resultant(run)).as("drawn evenly").isCloseTo(0, within(1e-12));
             assertThat((turned + 135) / 270 * run.scene().of(TROLLEY.full)).as("at %s s", t).isCloseTo(48 * x,
                     within(1e-9));
         }

@@ -1,0 +1,2 @@
+/** Properties of matter that several apparatus share, each with its source. */
+package cauldron.core.matter;

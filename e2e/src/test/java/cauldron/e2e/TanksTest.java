@@ -1,0 +1,92 @@
+package cauldron.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** Two tanks in the boathouse: hot below turns over, hot above stays; cores in a lab, their times into the notebook. */
+class TanksTest {
+
+    private BrowserContext context;
+    private Page page;
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+
+    private void signIn(String user) {
+        context = Chrome.context(1280, 800);
+        page = Chrome.signIn(context, user);
+    }
+
+    private Locator came(String outcome) {
+        return page.locator("[data-came] div").filter(new Locator.FilterOptions().setHas(page.getByText(outcome,
+                new Page.GetByTextOptions().setExact(true)))).locator("dd");
+    }
+
+    @Test
+    void hotBelowTurnsOverAndHotAboveStays() {
+        signIn("tobiah");
+        BenchHands hands = new BenchHands(page);
+        hands.open("twin-tanks");
+        Eyes eyes = new Eyes(page);
+        assertThat(page.locator("[data-part=threads]")).hasCount(1);
+        hands.runTo("mixed to 95 %", "1");
+        assertThat(came("Mixed to 95 % after")).containsText("min");
+        assertThat(hands.channel("mixed")).isCloseTo(95, within(0.2));
+        Chrome.button(page, "Restart with these settings").click();
+        // The thermometer of the lower tank is pulled below the other one's.
+        double[] mercury = eyes.middle("[data-part=mercury-below]");
+        var column = page.locator("[data-part=mercury-below]").boundingBox();
+        eyes.drag(new double[] {mercury[0], column.y}, new double[] {mercury[0], column.y + 0.9 * column.height});
+        Locator below = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Water "
+                + "below")));
+        assertThat(Double.parseDouble(below.inputValue())).isBetween(2.0, 15.0);
+        assertThat(page.locator("[data-part=still]")).hasCount(1);
+        hands.runTo("a time", "20");
+        assertThat(hands.channel("mixed")).isLessThan(0.1);
+        assertThat(hands.channel("above")).isCloseTo(20, within(0.5));
+    }
+
+    @Test
+    void coresMeetAtOneTemperatureAndTheSoonestIsTheStudentsOwn() {
+        signIn("una.corrie");
+        Chrome.sealed(page, "Two tanks in the boathouse", 1, "A core between");
+        BenchHands hands = new BenchHands(page);
+        String[] cores = {"copper core", "aluminium core", "steel core"};
+        double least = Double.MAX_VALUE;
+        for (int i = 0; i < cores.length; i++) {
+            if (i > 0) {
+                Chrome.button(page, "Restart with these settings").click();
+                page.getByLabel("In the neck").selectOption(cores[i]);
+            }
+            hands.runTo("within half a degree", "1");
+            double minutes = Double.parseDouble(came("Within half a degree after").innerText().split(" ")[0]);
+            assertThat(Double.parseDouble(came("Temperature then").innerText().split(" ")[0])).isCloseTo(44.9,
+                    within(0.3));
+            assertThat(minutes).as("worse conductors take longer").isGreaterThan(i == 0 ? 0 : least);
+            least = Math.min(least, minutes);
+            Chrome.cell(page, "trial", i + 1).fill("Trial " + (i + 1));
+            Chrome.cell(page, "core", i + 1).fill(cores[i]);
+            Chrome.cell(page, "Within half a degree after", i + 1).fill(LabHands.print(minutes, 1));
+            Chrome.cell(page, "Temperature then", i + 1).fill("44.9");
+        }
+        assertThat(page.getByText("3 of 3 trials")).isVisible();
+        Chrome.part(page, "Analyse");
+        Locator question = Chrome.question(page, "shortest time to half a degree");
+        Chrome.answer(question, LabHands.print(least, 1), "min");
+        assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+        Locator where = Chrome.question(page, "At which temperature do half a litre");
+        Chrome.answer(where, "318.1", "K");
+        assertThat(where.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+    }
+}
