@@ -16,18 +16,25 @@ const BOOKS = [
 /** Saves a table as a file: text with commas here, spreadsheets made by the server. */
 export function SaveTable({ title, table, worked }: { title: string; table: NotebookTable; worked: Worked }) {
   const [trouble, setTrouble] = useState('');
-  const book = async (format: 'xlsx' | 'ods') => {
+  const saving = async (saved: () => Promise<void>) => {
     setTrouble('');
     try {
-      save(
-        `${title}.${format}`,
-        '',
-        await askFile(`/api/spreadsheets/${format}`, { title, ...tableCells(table, worked) }),
-      );
+      await saved();
     } catch (e) {
       setTrouble(e instanceof Error ? e.message : String(e));
     }
   };
+  const book = (format: 'xlsx' | 'ods') =>
+    saving(async () =>
+      save(
+        `${title}.${format}`,
+        '',
+        await askFile(`/api/spreadsheets/${format}`, { title, ...tableCells(table, worked) }),
+      ),
+    );
+  // The mark at the beginning tells spreadsheets that it is UTF-8.
+  const text = () =>
+    saving(async () => save(`${title}.csv`, 'text/csv;charset=utf-8', `\ufeff${await tableText(table, worked, ',')}`));
   return (
     <>
       {trouble && (
@@ -43,11 +50,7 @@ export function SaveTable({ title, table, worked }: { title: string; table: Note
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content className={menuBox} align="end">
-            {/* The mark at the beginning tells spreadsheets that it is UTF-8. */}
-            <DropdownMenu.Item
-              className={menuItem}
-              onSelect={() => save(`${title}.csv`, 'text/csv;charset=utf-8', `\ufeff${tableText(table, worked, ',')}`)}
-            >
+            <DropdownMenu.Item className={menuItem} onSelect={() => void text()}>
               as CSV
             </DropdownMenu.Item>
             {BOOKS.map(([format, name]) => (

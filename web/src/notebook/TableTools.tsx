@@ -29,9 +29,13 @@ interface Props {
 export function TableTools({ title, table, worked, readOnly, history, onAsk, onSaid }: Props) {
   const picker = useRef<HTMLInputElement>(null);
   const copy = () => {
-    void navigator.clipboard.writeText(tableText(table, worked, '\t')).then(
-      () => onSaid('Copied, with headings. Paste it into a spreadsheet.'),
-      () => onSaid('The browser doesn’t let the page copy.'),
+    tableText(table, worked, '\t').then(
+      (text) =>
+        navigator.clipboard.writeText(text).then(
+          () => onSaid('Copied, with headings. Paste it into a spreadsheet.'),
+          () => onSaid('The browser doesn’t let the page copy.'),
+        ),
+      (e: Error) => onSaid(e.message),
     );
   };
   return (

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import type { TableSpec, Worked } from '../core';
 
 /** Headings with units, and what stands in each cell: numbers as numbers, what is no number as text. */
@@ -23,8 +22,16 @@ export function tableCells(
   return { headings: [...headings, ...(out ? ['left out because'] : []), ...(notes ? ['note'] : [])], rows };
 }
 
-/** A table as text (RFC 4180), as it is shown; cells that a spreadsheet would take for formulas are made harmless. */
-export function tableText(table: TableSpec, worked: Worked, delimiter: string) {
+/**
+ * A table as text (RFC 4180), as it is shown; cells that a spreadsheet would take for formulas are made harmless. What
+ * writes it is fetched at the first time.
+ *
+ * @throws Error in words for people, where it can't be fetched
+ */
+export async function tableText(table: TableSpec, worked: Worked, delimiter: string) {
+  const { default: Papa } = await import('papaparse').catch(() => {
+    throw new Error("The server can't be reached just now. Try again when the network is back.");
+  });
   const { headings, rows } = tableCells(table, worked);
   // The figures that are shown, in the one form that every spreadsheet reads as a number.
   const plain = (shown: string, value: number) =>
