@@ -3,7 +3,6 @@ import { FetchedDialog } from '../ui/FetchedDialog';
 import { ColumnDialog } from './ColumnDialog';
 import { FillDialog } from './FillDialog';
 import type { Brought } from './ImportDialog';
-import { PasteDialog } from './PasteDialog';
 import { StatisticsDialog } from './StatisticsDialog';
 import type { NotebookTable } from './table';
 import type { tableOps } from './tableOps';
@@ -48,14 +47,13 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     return <FetchedDialog title="Bring in a file" load={bringingIn} props={bring} />;
   }
   if (asked?.what === 'paste') {
-    return (
-      <PasteDialog
-        text={asked.text}
-        columns={names(asked.column)}
-        onClose={onClose}
-        onPaste={(lines) => done(() => ops.paste(asked.row, asked.column, lines))}
-      />
-    );
+    const paste = {
+      text: asked.text,
+      columns: names(asked.column),
+      onClose,
+      onPaste: (lines: string[][]) => done(() => ops.paste(asked.row, asked.column, lines)),
+    };
+    return <FetchedDialog title="Paste into the table" load={pasting} props={paste} />;
   }
   if (asked?.what === 'fill') {
     const down = (texts: string[]) => texts.map((t) => [t]);
@@ -73,4 +71,5 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   return null;
 }
 
+const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);

@@ -1,10 +1,11 @@
 import { History, PenLine, Rows3 } from 'lucide-react';
-import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { AnswerBar } from '../bench/AnswerBar';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
 import { Bars } from '../bench/Bars';
 import { CameTo } from '../bench/CameTo';
+import { ChannelGraph } from '../bench/ChannelGraph';
 import { forceLayers } from '../bench/ForceArrows';
 import { HistogramPanel } from '../bench/HistogramPanel';
 import { ProfileGraph } from '../bench/ProfileGraph';
@@ -32,9 +33,6 @@ import { Button, Trouble } from '../ui';
 import { useLeaving, type Standing } from './standing';
 
 /** What stands beside the picture where there is room, below it where there is none. */
-/** Few labs draw channels, so the others don't wait for it. */
-const ChannelGraph = lazy(async () => ({ default: (await import('../bench/ChannelGraph')).ChannelGraph }));
-
 const SIDE = 'overflow-auto border-t bg-sheet px-3 py-1.5 @xl:border-t-0 @xl:border-l';
 
 /** Trials of a lab's bench, kept in the notebook like everything a student makes. */
@@ -341,11 +339,9 @@ function Beside({ block, m, run, behind }: { block: BlockOf<'bench'>; m: Manifes
       {block.bars.map((ledger) => (
         <Bars key={ledger} m={m} run={run} ledger={ledger} />
       ))}
-      <Suspense>
-        {units.map((unit) => (
-          <ChannelGraph key={unit} m={m} run={run} behind={behind} channels={drawn.filter((c) => c.unit === unit)} />
-        ))}
-      </Suspense>
+      {units.map((unit) => (
+        <ChannelGraph key={unit} m={m} run={run} behind={behind} channels={drawn.filter((c) => c.unit === unit)} />
+      ))}
       {m.profiles
         .filter((p) => block.profiles.includes(p.id))
         .map((p) => (

@@ -59,6 +59,7 @@ class Bench {
             frameInTheBrowser("drop-tower", Map.of("two", true, "second", "cork", "height", 60.0));
             frameInTheBrowser("spring-trolley", Map.of("latched", true, "back", 40.0));
             frameInTheBrowser("swift-shot", Map.of("pressure", 6.0));
+            frameInTheBrowser("twin-tanks", Map.of("section", "wide"));
             runTable();
             crash();
             gasFrames();

@@ -81,6 +81,8 @@ class TanksTest {
             Chrome.cell(page, "Temperature then", i + 1).fill("44.9");
         }
         assertThat(page.getByText("3 of 3 trials")).isVisible();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bars, curves and what it came to")))
+                .containsText("Temperature below / °C");
         Chrome.part(page, "Analyse");
         Locator question = Chrome.question(page, "shortest time to half a degree");
         Chrome.answer(question, LabHands.print(least, 1), "min");
