@@ -8,7 +8,7 @@ import { ForceArrows } from './ForceArrows';
 import { DrawOver, type Tool } from './DrawOver';
 import { Grid, squareText } from '../picture/Grid';
 import { Stage, useStage } from '../picture/Stage';
-import { paceText } from './time';
+import { paceText } from '../core/time';
 import type { BenchState } from './useBench';
 import { ANSWERS_HERE } from './useCounting';
 import { inPicture, type Picture } from '../picture/picture';

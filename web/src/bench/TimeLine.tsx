@@ -1,7 +1,7 @@
 import type { Loop } from './useRuns';
 import type { Manifest, Run } from '../core';
 import { Slider } from '../ui';
-import { timeText } from './time';
+import { timeText } from '../core/time';
 
 /** More marks than this can't be told apart; then only every so many are drawn. */
 const MOST_MARKS = 240;

@@ -5,7 +5,7 @@ import { ActButton, isPossible, type Chosen } from './ActButton';
 import { Steps } from './Steps';
 import { StopAtMenu } from './StopAtMenu';
 import { neighbourEvent, TimeLine } from './TimeLine';
-import { timeText } from './time';
+import { timeText } from '../core/time';
 import type { Act } from '../core';
 import type { BenchState } from './useBench';
 

@@ -8,7 +8,7 @@ import { NO_LAYERS, pictureOfRun } from '../picture/picture';
 import { Button, inputClass, Trouble } from '../ui';
 import { CompareDialog } from './CompareDialog';
 import { OverTrials } from './OverTrials';
-import { lengthText } from './time';
+import { lengthText } from '../core/time';
 import type { KeptTrial, TrialShelf } from './trials';
 import { nameOf, outcomeText, summary } from './words';
 

@@ -5,7 +5,7 @@ import { openRun, trialTable } from '../core/models';
 import { onAPage } from '../ui/page.fixture';
 import { CameTo } from './CameTo';
 import { OverTrials } from './OverTrials';
-import { paceText } from './time';
+import { paceText } from '../core/time';
 import type { KeptTrial } from './trials';
 import { useRuns } from './useRuns';
 import { channelItems, outcomeText } from './words';

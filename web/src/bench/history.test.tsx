@@ -7,7 +7,7 @@ import { openRun } from '../core/models';
 import { HistogramPanel } from './HistogramPanel';
 import { sceneOf } from '../scenes';
 import { neighbourEvent } from './TimeLine';
-import { paceText, timeText } from './time';
+import { paceText, timeText } from '../core/time';
 import type { KeptTrial } from './trials';
 import { TrialsPanel } from './TrialsPanel';
 import { populationNames } from './words';

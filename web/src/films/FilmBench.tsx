@@ -102,7 +102,7 @@ export function FilmBench({
       {!aside && (
         <>
           <InstrumentStrip state={state} onGo={go} onTake={onTake} />
-          <Player film={film} frame={frame} onFrame={go} />
+          <Player m={m} film={film} frame={frame} onFrame={go} />
         </>
       )}
     </section>

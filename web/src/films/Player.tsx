@@ -1,6 +1,7 @@
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { printFixed } from '../core';
+import { paceText, timeText } from '../core/time';
+import { printShort, type Manifest } from '../core';
 import { IconButton, Select, Slider } from '../ui';
 import type { Film } from './film';
 
@@ -17,10 +18,10 @@ const SPEEDS: [string, number][] = [
 ];
 
 /** Plays a film from the frame shown, until its end or until it is told to pause. */
-function usePlaying(film: Film, frame: number, onFrame: (frame: number) => void) {
+function usePlaying(m: Manifest, film: Film, frame: number, onFrame: (frame: number) => void) {
   // Another film is not played on.
   const [playing, setPlaying] = useState<Film | null>(null);
-  const [speed, setSpeed] = useState('1/4');
+  const [speed, setSpeed] = useState(m.speed === 1 ? '1/4' : '1');
   const now = useRef({ frame, onFrame });
   useEffect(() => {
     now.current = { frame, onFrame };
@@ -28,7 +29,7 @@ function usePlaying(film: Film, frame: number, onFrame: (frame: number) => void)
   const on = playing === film;
   useEffect(() => {
     if (!on) return;
-    const factor = SPEEDS.find(([name]) => name === speed)![1];
+    const factor = m.speed * SPEEDS.find(([name]) => name === speed)![1];
     const from = performance.now();
     const start = now.current.frame;
     let handle = requestAnimationFrame(function tick(time) {
@@ -41,13 +42,24 @@ function usePlaying(film: Film, frame: number, onFrame: (frame: number) => void)
       else handle = requestAnimationFrame(tick);
     });
     return () => cancelAnimationFrame(handle);
-  }, [on, speed, film]);
+  }, [on, speed, film, m]);
   return { playing: on, play: (go: boolean) => setPlaying(go ? film : null), speed, setSpeed };
 }
 
 /** Plays, steps and goes to any frame of a film. */
-export function Player({ film, frame, onFrame }: { film: Film; frame: number; onFrame: (frame: number) => void }) {
-  const { playing, play, speed, setSpeed } = usePlaying(film, frame, onFrame);
+export function Player({
+  m,
+  film,
+  frame,
+  onFrame,
+}: {
+  m: Manifest;
+  film: Film;
+  frame: number;
+  onFrame: (frame: number) => void;
+}) {
+  const { playing, play, speed, setSpeed } = usePlaying(m, film, frame, onFrame);
+  const pace = paceText(m);
   const go = (to: number) => {
     play(false);
     onFrame(Math.max(0, Math.min(film.last, to)));
@@ -66,10 +78,12 @@ export function Player({ film, frame, onFrame }: { film: Film; frame: number; on
             onChange={go}
             valueText={`frame ${frame}`}
           />
-          <output className="mono w-18 text-right text-fine" data-testid="film-time">
-            {printFixed(film.time(frame), 3)} s
+          <output className="mono min-w-18 text-right text-fine whitespace-nowrap" data-testid="film-time">
+            {timeText(m, film.time(frame), 3)}
           </output>
-          <span className="text-fine whitespace-nowrap text-soft">{film.header.rate} frames/s</span>
+          <span className="text-fine whitespace-nowrap text-soft">
+            {printShort(film.header.rate)} frames/s{pace && `, ${pace}`}
+          </span>
         </span>
         <IconButton
           label={playing ? 'Pause' : 'Play'}

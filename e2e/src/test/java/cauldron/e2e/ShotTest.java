@@ -47,6 +47,7 @@ class ShotTest {
         hands = new LabHands(page);
         Chrome.sealed(page, "The line over the water", 2, "At the muzzle");
         hands.record("Charge", "lantern", "Float", "cork, 2.4 g");
+        assertThat(page.getByTestId("film-time")).hasText("0.000 ms");
         int clear = eyes.firstFrame(30, 140, this::isClear);
         eyes.frame(clear);
         Chrome.button(page, "Stopwatch").click();

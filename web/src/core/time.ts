@@ -1,4 +1,5 @@
-import { printFixed, printShort, type Manifest } from '../core';
+import { printFixed, printShort } from './quantities';
+import type { Manifest } from './types';
 
 /** Model time as people see it: seconds to the millisecond, picoseconds to the tenth. */
 export function timeText(m: Manifest, seconds: number, decimals = m.timeUnit === 's' ? 3 : 1) {
