@@ -64,7 +64,7 @@ final class SpringTrolleyExperiment extends OdeExperiment {
         when("latch", s).fallsTo(-back).then((rising, t, y, sink) -> {
             if (phase.get() == DRAWING) {
                 y[s] = -back;
-                y[v] = 0;
+                halt(y);
                 phase.set(LATCHED);
                 sink.event(d.drawn, t);
             }
@@ -101,9 +101,14 @@ final class SpringTrolleyExperiment extends OdeExperiment {
         return phase.get() == TAUT || phase.get() == COASTING;
     }
 
-    private void stop(double t, double[] y, EventSink sink) {
+    /** Brings it to rest; what it moved with is heat. */
+    private void halt(double[] y) {
         y[heat] += 0.5 * m * y[v] * y[v];
         y[v] = 0;
+    }
+
+    private void stop(double t, double[] y, EventSink sink) {
+        halt(y);
         before.set(phase.get());
         phase.set(STOPPED);
         sink.event(d.rest, t);
@@ -119,14 +124,21 @@ final class SpringTrolleyExperiment extends OdeExperiment {
         return phase.get() <= TAUT || phase.get() == STOPPED && before.get() == TAUT;
     }
 
+    /** Rolling friction while it moves, in N. */
     private double friction() {
         return c * m * GRAVITY;
+    }
+
+    /** Friction on it now, rightwards: against the motion, or, at rest and let go, as much as holds it. */
+    private double held(double[] y) {
+        return phase.get() == DRAWING ? friction() : rolls() ? -friction() : phase.get() == STOPPED ? -k * stretch(y)
+                : 0;
     }
 
     @Override
     protected void law(double t, double[] y, double[] dy) {
         if (phase.get() == DRAWING) {
-            dy[s] = -WINCH;
+            dy[s] = y[v];
             dy[heat] = friction() * WINCH;
             dy[work] = (friction() - k * y[s]) * WINCH;
         } else if (rolls()) {
@@ -143,15 +155,19 @@ final class SpringTrolleyExperiment extends OdeExperiment {
 
     @Override
     protected void performed(Act act, Settings with, EventSink sink) {
+        double[] y = state();
         if (act == d.draw) {
             phase.set(DRAWING);
+            y[v] = -WINCH;
+            y[work] += 0.5 * m * WINCH * WINCH;
             return;
         }
+        halt(y);
         phase.set(TAUT);
-        freedFrom.set(-state()[s]);
+        freedFrom.set(-y[s]);
         sink.event(d.freed, time());
-        if (stretch(state()) * k <= friction()) {
-            stop(time(), state(), sink);
+        if (stretch(y) * k <= friction()) {
+            stop(time(), y, sink);
         }
     }
 
@@ -164,13 +180,12 @@ final class SpringTrolleyExperiment extends OdeExperiment {
     public void read(Readings out) {
         double[] y = state();
         double x = stretch(y);
-        boolean winds = phase.get() == DRAWING;
         out.put(d.stretch, x);
         out.put(d.springForce, k * x);
         out.put(d.position, y[s]);
-        out.put(d.velocity, winds ? -WINCH : y[v]);
-        out.put(d.acceleration, rolls() ? (k * x - friction()) / m : 0);
-        out.put(d.friction, winds || rolls() ? friction() : 0);
+        out.put(d.velocity, y[v]);
+        out.put(d.acceleration, rolls() ? (k * x + held(y)) / m : 0);
+        out.put(d.friction, Math.abs(held(y)));
         out.put(d.kinetic, 0.5 * m * y[v] * y[v]);
         out.put(d.elastic, 0.5 * k * x * x);
         out.put(d.thermal, y[heat]);
@@ -218,6 +233,6 @@ final class SpringTrolleyExperiment extends OdeExperiment {
         boolean winds = phase.get() == DRAWING;
         out.put(d.pull, k * x, 0);
         out.put(d.hold, winds ? -k * x - friction() : phase.get() == LATCHED ? -k * x : 0, 0);
-        out.put(d.drag, rolls() ? -friction() : winds ? friction() : 0, 0);
+        out.put(d.drag, held(y), 0);
     }
 }

@@ -134,6 +134,7 @@ class SpringTrolleyTest {
             run.seek(t);
             double x = run.read(TROLLEY.stretch);
             assertThat(x).as("drawn evenly").isCloseTo(0.05 * t, within(1e-12));
+            assertThat(run.read(TROLLEY.kinetic)).isCloseTo(0.5 * 0.6 * 0.05 * 0.05, within(1e-15));
             assertThat(run.scene().of(TROLLEY.free.x())).isCloseTo(SpringTrolley.RELAXED_END + x, within(1e-12));
             double across = run.scene().of(TROLLEY.tip.x()) - SpringTrolley.DIAL;
             double up = run.scene().of(TROLLEY.tip.y()) - SpringTrolley.BAY;
@@ -155,6 +156,8 @@ class SpringTrolleyTest {
         assertThat(held.read(TROLLEY.position)).isEqualTo(-0.05);
         assertThat(held.isOver()).isTrue();
         assertThat(held.read(TROLLEY.springForce)).as("it still pulls").isCloseTo(0.4, within(1e-12));
+        assertThat(held.read(TROLLEY.friction)).as("and is held by as much").isCloseTo(0.4, within(1e-12));
+        assertThat(resultant(held)).isCloseTo(0, within(1e-12));
         assertThat(held.outcome(TROLLEY.slackSpeed)).isNaN();
         Run stopped = latched(8, 1.2, 11, 0.05);
         act(stopped, TROLLEY.letGo);
