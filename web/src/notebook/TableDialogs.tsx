@@ -71,5 +71,10 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   return null;
 }
 
+/** Fetches what pasting and writing a table need, once somebody works on one: later the network may be gone. */
+export function fetchAhead() {
+  pasting().catch(() => undefined);
+}
+
 const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);

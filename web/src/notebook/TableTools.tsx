@@ -28,15 +28,16 @@ interface Props {
 /** A table's name and what can be done with the whole of it. */
 export function TableTools({ title, table, worked, readOnly, history, onAsk, onSaid }: Props) {
   const picker = useRef<HTMLInputElement>(null);
-  const copy = () => {
-    tableText(table, worked, '\t').then(
-      (text) =>
-        navigator.clipboard.writeText(text).then(
-          () => onSaid('Copied, with headings. Paste it into a spreadsheet.'),
-          () => onSaid('The browser doesn’t let the page copy.'),
-        ),
-      (e: Error) => onSaid(e.message),
-    );
+  const copy = async () => {
+    const text = await tableText(table, worked, '\t').catch((e: Error) => onSaid(e.message));
+    if (!text) return;
+    try {
+      await navigator.clipboard.writeText(text);
+      onSaid('Copied, with headings. Paste it into a spreadsheet.');
+    } catch {
+      // Also where the page has no clipboard at all, as without TLS.
+      onSaid('The browser doesn’t let the page copy.');
+    }
   };
   return (
     <div className="flex items-center gap-0.5 px-3 pt-1.5">
@@ -65,7 +66,7 @@ export function TableTools({ title, table, worked, readOnly, history, onAsk, onS
           <Redo2 size={14} />
         </Button>
       )}
-      <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={copy}>
+      <Button small kind="quiet" aria-label="Copy the table" title="Copy the table" onClick={() => void copy()}>
         <ClipboardCopy size={14} />
       </Button>
       {!readOnly && (
