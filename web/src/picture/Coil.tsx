@@ -11,6 +11,7 @@ export function Coil({
   pitch,
   lead,
   radius,
+  wire = [1.4, 2.2],
 }: {
   from: number;
   y: number;
@@ -18,6 +19,8 @@ export function Coil({
   pitch: number;
   lead: number;
   radius: number;
+  /** How thick the strokes behind and in front are, in pixels of the screen. */
+  wire?: [number, number];
 }) {
   let front = `M${from} ${y}h${lead}`;
   let back = '';
@@ -28,11 +31,12 @@ export function Coil({
   }
   return (
     <g data-part="coil">
-      <path d={back} {...LINE} stroke="var(--soft)" strokeWidth={1.4} />
+      <path d={back} {...LINE} stroke="var(--soft)" strokeWidth={wire[0]} strokeLinecap="round" />
       <path
         d={`${front}M${from + lead + turns * pitch} ${y}h${lead}`}
         {...LINE}
-        strokeWidth={2.2}
+        strokeWidth={wire[1]}
+        strokeLinecap="round"
         strokeLinejoin="round"
       />
     </g>

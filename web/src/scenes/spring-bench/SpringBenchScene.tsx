@@ -1,3 +1,4 @@
+import { Coil } from '../../picture/Coil';
 import type { PropsOf } from '../../picture/picture';
 
 const LINE = { stroke: 'var(--ink)', vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
@@ -84,25 +85,11 @@ export function SpringBenchScene({ picture }: PropsOf<'spring-bench'>) {
   );
 }
 
-/** A spring of round wire, seen from the side: the same coils however long it is. */
+/** A spring between two plates: the same coils however long it is. */
 function Spring({ from, to, y, k }: { from: number; to: number; y: number; k: number }) {
   const lead = 0.03 * k;
   const pitch = (to - from - 2 * lead) / COILS;
-  const r = SPRING * k;
-  let front = `M${from} ${y}h${lead}`;
-  let back = '';
-  for (let i = 0; i < COILS; i++) {
-    const x = from + lead + i * pitch;
-    front += `${i ? 'M' : 'L'}${x} ${i ? y + r : y}L${x + 0.5 * pitch} ${y - r}`;
-    back += `M${x + 0.5 * pitch} ${y - r}L${x + pitch} ${i === COILS - 1 ? y : y + r}`;
-  }
-  front += `M${to - lead} ${y}h${lead}`;
-  return (
-    <g data-spring>
-      <path d={back} {...LINE} stroke="var(--soft)" strokeWidth={3} strokeLinecap="round" />
-      <path d={front} {...LINE} strokeWidth={4.2} strokeLinecap="round" strokeLinejoin="round" />
-    </g>
-  );
+  return <Coil from={from} y={y} turns={COILS} pitch={pitch} lead={lead} radius={SPRING * k} wire={[3, 4.2]} />;
 }
 
 /** From the plate through the force ring to the screw in its nut, with the handwheel at its end. */

@@ -1,5 +1,5 @@
+import { Coil } from '../../picture/Coil';
 import type { PropsOf } from '../../picture/picture';
-import { Coil } from './Coil';
 import { ForceDial } from './ForceDial';
 
 type Picture = PropsOf<'spring-trolley'>['picture'];
@@ -51,6 +51,7 @@ function Rails({ picture }: { picture: Picture }) {
   let sleepers = '';
   for (let x = left + 0.05 * k; x < buffer; x += SLEEPERS_APART * k) sleepers += `M${x} ${deck + DECK * k}v${0.01 * k}`;
   const caught = picture.get('caught') === 1;
+  const tail = picture.get('trolley.x') - picture.get('trolley.half');
   const drum = { x: left + 0.04 * k, y: deck - 0.065 * k };
   return (
     <g>
@@ -96,7 +97,7 @@ function Rails({ picture }: { picture: Picture }) {
       />
       {caught && (
         <path
-          d={`M${drum.x} ${drum.y - 0.032 * k}L${picture.get('trolley.x') - picture.get('trolley.half')} ${deck - 0.05 * k}`}
+          d={`M${drum.x} ${drum.y - 0.032 * k}L${tail} ${deck - 0.05 * k}`}
           {...LINE}
           stroke="var(--soft)"
           strokeWidth={1.4}
@@ -126,6 +127,9 @@ function Trolley({ picture }: { picture: Picture }) {
   const half = picture.get('trolley.half');
   const load = picture.get('trolley.load');
   const floor = deck - 2 * WHEEL * k;
+  const [left, right, rim] = [x - half, x + half, floor - 0.09 * k];
+  const [slope, bilge] = [0.012 * k, 0.014 * k];
+  const hull = `v${0.085 * k}l${-bilge} ${bilge}H${left + bilge}l${-bilge} ${-bilge}Z`;
   return (
     <g data-part="trolley">
       {load > 0 && (
@@ -140,7 +144,7 @@ function Trolley({ picture }: { picture: Picture }) {
         />
       )}
       <path
-        d={`M${x - half} ${floor - 0.09 * k}l${0.012 * k} ${0.055 * k}h${2 * half - 0.024 * k}l${0.012 * k} ${-0.055 * k}v${0.085 * k}l${-0.014 * k} ${0.014 * k}h${-2 * half + 0.028 * k}l${-0.014 * k} ${-0.014 * k}Z`}
+        d={`M${left} ${rim}l${slope} ${0.055 * k}H${right - slope}L${right} ${rim}${hull}`}
         {...LINE}
         fill="color-mix(in srgb, var(--indigo) 30%, var(--stage))"
         strokeWidth={1.8}

@@ -79,6 +79,7 @@ function Tube({
   open: boolean;
 }) {
   const wall = r + 0.006 * k;
+  const floor = muzzle.y + FLOOR * k;
   return (
     <g>
       <rect
@@ -128,7 +129,7 @@ function Tube({
         strokeWidth={4}
       />
       <path
-        d={`M${breech - 0.16 * k} ${muzzle.y + 0.045 * k}V${muzzle.y + FLOOR * k}M${muzzle.x - 0.07 * k} ${muzzle.y + wall}V${muzzle.y + FLOOR * k}`}
+        d={`M${breech - 0.16 * k} ${muzzle.y + 0.045 * k}V${floor}M${muzzle.x - 0.07 * k} ${muzzle.y + wall}V${floor}`}
         {...LINE}
         stroke="var(--edge)"
         strokeWidth={5}

@@ -154,9 +154,11 @@ function Tank({ x, top, k, share, name, hatch }: TankProps) {
 function Thread({ x, from, to, k }: { x: number; from: number; to: number; k: number }) {
   const s = from < to ? 1 : -1;
   const h = 0.005 * k;
+  const third = (to - from) / 3;
+  const thread = `M${x} ${from}C${x + h} ${from + third} ${x - h} ${to - third} ${x} ${to}`;
   return (
     <path
-      d={`M${x} ${from}C${x + h} ${from + (to - from) / 3} ${x - h} ${from + (2 * (to - from)) / 3} ${x} ${to}m${-0.7 * h} ${-s * h}l${0.7 * h} ${s * h}l${0.7 * h} ${-s * h}`}
+      d={`${thread}m${-0.7 * h} ${-s * h}l${0.7 * h} ${s * h}l${0.7 * h} ${-s * h}`}
       {...LINE}
       stroke={s > 0 ? 'var(--indigo)' : 'var(--copper)'}
       strokeWidth={2.4}
