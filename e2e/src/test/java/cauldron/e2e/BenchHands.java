@@ -39,7 +39,8 @@ final class BenchHands {
 
     /** Types a setting, named by how its name begins. */
     void set(String name, String value) {
-        Locator box = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+        Locator box = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^"
+                + name)));
         box.fill(value);
         box.press("Enter");
     }
@@ -53,5 +54,16 @@ final class BenchHands {
     double channel(String id) {
         return Double.parseDouble(page.locator("[data-channel='" + id + "']").first().innerText().replace('\u2212', '-')
                 .split(" ")[0]);
+    }
+
+    /** What the run came to, as it is told beside the picture. */
+    Locator came(String outcome) {
+        return page.locator("[data-came] div").filter(new Locator.FilterOptions().setHas(page.getByText(outcome,
+                new Page.GetByTextOptions().setExact(true)))).locator("dd");
+    }
+
+    /** The same as a number, in its unit. */
+    double cameTo(String outcome) {
+        return Double.parseDouble(came(outcome).innerText().split(" ")[0]);
     }
 }

@@ -91,4 +91,11 @@ final class LabHands {
     static String print(double value, int decimals) {
         return String.format(Locale.ROOT, "%." + decimals + "f", value);
     }
+
+    /** Answers a question of the part in front; it is to be right. */
+    void right(String about, String number, String unit) {
+        Locator question = Chrome.question(page, about);
+        Chrome.answer(question, number, unit);
+        assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+    }
 }

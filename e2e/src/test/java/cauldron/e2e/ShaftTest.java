@@ -30,11 +30,6 @@ class ShaftTest {
         context.close();
     }
 
-    private Locator came(String outcome) {
-        return page.locator("[data-came] div").filter(new Locator.FilterOptions().setHas(page.getByText(outcome,
-                new Page.GetByTextOptions().setExact(true)))).locator("dd");
-    }
-
     @Test
     void aThingIsLiftedLetFallAndReadAtFirstContact() {
         signIn("ines");
@@ -48,7 +43,7 @@ class ShaftTest {
         page.getByLabel("In the shaft").selectOption("none");
         Chrome.button(page, "Let fall").click();
         Chrome.button(page, "Again").waitFor();
-        double fell = Double.parseDouble(came("Time of first contact").innerText().split(" ")[0]);
+        double fell = hands.cameTo("Time of first contact");
         assertThat(fell).isCloseTo(Math.sqrt(2 * lifted / 9.81), within(0.001));
         Chrome.button(page, "Run table").click();
         page.getByLabel("Rows", new Page.GetByLabelOptions().setExact(true)).selectOption("events");
@@ -67,8 +62,8 @@ class ShaftTest {
             page.getByLabel("In the shaft").selectOption(medium);
             Chrome.button(page, "Let fall").click();
             Chrome.button(page, "Again").waitFor();
-            double one = Double.parseDouble(came("Time of first contact").innerText().split(" ")[0]);
-            double other = Double.parseDouble(came("Time of first contact, the other").innerText().split(" ")[0]);
+            double one = hands.cameTo("Time of first contact");
+            double other = hands.cameTo("Time of first contact, the other");
             if (medium.equals("none")) {
                 assertThat(other).isEqualTo(one);
             } else {

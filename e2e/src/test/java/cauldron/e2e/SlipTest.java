@@ -168,7 +168,7 @@ class SlipTest {
         Chrome.part(page, "Coasting");
         double speed = hands.value("coasted", 1) / hands.value("time", 1);
         Chrome.part(page, "Analyse");
-        right("What is the constant", LabHands.print(k, 2), "N/m");
+        hands.right("What is the constant", LabHands.print(k, 2), "N/m");
         Locator far = Chrome.question(page, "coast furthest");
         Chrome.answer(far, LabHands.print(speed, 2), "m/s");
         assertThat(far).containsText("is the unit of a speed. What is asked for here is a length.");
@@ -179,13 +179,7 @@ class SlipTest {
         assertThat(most).containsText("whole rectangle");
         Chrome.answer(most, LabHands.print(work, 3), "J");
         assertThat(most.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
-        right("Which share", LabHands.print(100 * lost, 1), "%");
-    }
-
-    private void right(String about, String number, String unit) {
-        Locator question = Chrome.question(page, about);
-        Chrome.answer(question, number, unit);
-        assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+        hands.right("Which share", LabHands.print(100 * lost, 1), "%");
     }
 
     @Test
@@ -203,9 +197,7 @@ class SlipTest {
         assertThat(back).isGreaterThan(20.5);
         Chrome.button(page, "Let go").click();
         Chrome.button(page, "Again").waitFor();
-        Locator speed = page.locator("[data-came] div").filter(new Locator.FilterOptions()
-                .setHas(page.getByText("Speed as the cord goes slack"))).locator("dd");
-        assertThat(Double.parseDouble(speed.innerText().split(" ")[0])).isCloseTo(back / 100 * Math.sqrt(24 / 0.6),
+        assertThat(bench.cameTo("Speed as the cord goes slack")).isCloseTo(back / 100 * Math.sqrt(24 / 0.6),
                 within(0.001));
     }
 }

@@ -28,11 +28,6 @@ class TanksTest {
         page = Chrome.signIn(context, user);
     }
 
-    private Locator came(String outcome) {
-        return page.locator("[data-came] div").filter(new Locator.FilterOptions().setHas(page.getByText(outcome,
-                new Page.GetByTextOptions().setExact(true)))).locator("dd");
-    }
-
     @Test
     void hotBelowTurnsOverAndHotAboveStays() {
         signIn("tobiah");
@@ -41,7 +36,7 @@ class TanksTest {
         Eyes eyes = new Eyes(page);
         assertThat(page.locator("[data-part=threads]")).hasCount(1);
         hands.runTo("mixed to 95 %", "1");
-        assertThat(came("Mixed to 95 % after")).containsText("min");
+        assertThat(hands.came("Mixed to 95 % after")).containsText("min");
         assertThat(hands.channel("mixed")).isCloseTo(95, within(0.2));
         Chrome.button(page, "Restart with these settings").click();
         // The thermometer of the lower tank is pulled below the other one's.
@@ -70,8 +65,8 @@ class TanksTest {
                 page.getByLabel("In the neck").selectOption(cores[i]);
             }
             hands.runTo("within half a degree", "1");
-            double minutes = Double.parseDouble(came("Within half a degree after").innerText().split(" ")[0]);
-            assertThat(Double.parseDouble(came("Temperature then").innerText().split(" ")[0])).isCloseTo(44.9,
+            double minutes = hands.cameTo("Within half a degree after");
+            assertThat(hands.cameTo("Temperature then")).isCloseTo(44.9,
                     within(0.3));
             assertThat(minutes).as("worse conductors take longer").isGreaterThan(i == 0 ? 0 : least);
             least = Math.min(least, minutes);
@@ -81,7 +76,8 @@ class TanksTest {
             Chrome.cell(page, "Temperature then", i + 1).fill("44.9");
         }
         assertThat(page.getByText("3 of 3 trials")).isVisible();
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bars, curves and what it came to")))
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bars, curves and what it came "
+                + "to")))
                 .containsText("Temperature below / °C");
         Chrome.part(page, "Analyse");
         Locator question = Chrome.question(page, "shortest time to half a degree");
