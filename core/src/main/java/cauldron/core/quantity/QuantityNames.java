@@ -16,9 +16,8 @@ public final class QuantityNames {
             {"m/s", "a speed"}, {"m/s²", "an acceleration"}, {"N", "a force"}, {"J", "an energy"}, {"W", "a power"},
             {"Pa", "a pressure"}, {"N s", "a momentum"}, {"N/m", "a force for each length"}, {"kg/m³", "a density"},
             {"1/s", "a frequency or rate"}, {"s²", "the square of a time"}, {"m²/s²", "the square of a speed"},
-            {"K", "a temperature"}, {"mol", "an amount of substance"}, {"mol/m³", "a concentration"}, {"A", "a "
-                    + "current"},
-            {"V", "a voltage"}, {"C", "a charge"}, {"Ω", "a resistance"}};
+            {"K", "a temperature"}, {"mol", "an amount of substance"}, {"mol/m³", "a concentration"},
+            {"A", "a current"}, {"V", "a voltage"}, {"C", "a charge"}, {"Ω", "a resistance"}};
         for (String[] one : all) {
             NAMES.put(Units.parse(one[0]).dimension(), one[1]);
         }

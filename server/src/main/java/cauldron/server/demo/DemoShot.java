@@ -69,8 +69,7 @@ final class DemoShot extends DemoScript {
     }
 
     private static void reading(DemoJournal journal, String table, int row, DemoJournal.Filmed filmed, double frame,
-            double zero,
-            String view, String distance, String uncertainty) {
+            double zero, String view, String distance, String uncertainty) {
         String trial = filmed.trial().id().toString();
         Map<String, Object> watch = Tree.of("stopwatch", Tree.of("zero", zero));
         journal.cell(table, row, "t", Numbers.fixed((frame - zero) / FRAMES_A_SECOND * 1000, 3), trial, frame, view,

@@ -23,8 +23,8 @@ final class DemoTanks extends DemoScript {
 
     @Override
     List<String> predictions() {
-        return List.of("The hot water sinks down because it is stronger.", "Warm water goes up, so it wants to change "
-                + "places.",
+        return List.of("The hot water sinks down because it is stronger.",
+                "Warm water goes up, so it wants to change places.",
                 "It is the same two waters, only the other way round.");
     }
 
@@ -51,8 +51,7 @@ final class DemoTanks extends DemoScript {
             journal.cell("cases", i + 1, "said", guessed ? "fast" : "slow");
             journal.cell("cases", i + 1, "seen", mixed > FAST ? "fast" : "slow");
             journal.cell("cases", i + 1, "w", Numbers.fixed(100 * mixed, 1), trial, SEEN / run.manifest().interval(),
-                    "",
-                    Map.of(), "");
+                    "", Map.of(), "");
         }
     }
 
@@ -74,15 +73,13 @@ final class DemoTanks extends DemoScript {
         return List.of("Warm water goes up and cold water goes down. With hot below it mixed fast, with hot above "
                 + "nothing happened.",
                 "Warm water has a smaller density, so it floats. If it lies above it stays there and only a little "
-                        + "heat goes"
-                + " through the tube; if it lies below the cold water sinks and pushes it up until all is mixed. The "
-                + "core changes"
-                + " how long it takes, not where it ends. Heat does not rise, warm water does.",
+                        + "heat goes through the tube; if it lies below the cold water sinks and pushes it up until "
+                        + "all is mixed. The core changes how long it takes, not where it ends. Heat does not rise, "
+                        + "warm water does.",
                 "The denser water sinks. Usually that is the colder one, so hot below mixes and hot above does not. "
-                        + "Between 2 and"
-                + " 6 degrees it hardly did because water is densest at 4. With a core there is no flow and both end "
-                + "at 45 °C, with"
-                + " copper sooner than with steel. Heat goes from hot to cold in any direction.");
+                        + "Between 2 and 6 degrees it hardly did because water is densest at 4. With a core there is "
+                        + "no flow and both end at 45 °C, with copper sooner than with steel. Heat goes from hot to "
+                        + "cold in any direction.");
     }
 
     @Override

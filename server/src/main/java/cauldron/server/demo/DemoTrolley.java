@@ -60,8 +60,7 @@ final class DemoTrolley extends DemoScript {
             RandomSource chance) {
         double force = run.read(run.manifest().channel("spring-force"));
         journal.cell(table, row, "x", Numbers.fixed(stretch(run) + READ_STRETCH * chance.normal(), 2), trial, frame,
-                "bay", Map.of(),
-                "0.05");
+                "bay", Map.of(), "0.05");
         journal.cell(table, row, "F", Numbers.fixed(force + READ_DIAL * chance.normal(), 2), trial, frame, "gauge",
                 Map.of(), "0.05");
     }
@@ -73,7 +72,7 @@ final class DemoTrolley extends DemoScript {
         double last = slack;
         run.seek(slack / RATE);
         double from = run.read(run.manifest().channel("position"));
-        while (run.read(run.manifest().channel("position")) - from < COASTED) {
+        while (run.read(run.manifest().channel("position")) - from < COASTED && !run.isOver()) {
             last++;
             run.seek(last / RATE);
         }
