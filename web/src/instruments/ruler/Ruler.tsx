@@ -33,21 +33,27 @@ export function Ruler({
   const unit = scale * instrument.si;
   const length = instrument.span * unit;
   const width = 44 / pixel;
-  const own = place.division ?? 1;
-  const finest = [1, 2, 5, 10, 50, 100].find((d) => d >= own && d % own === 0 && d * unit * pixel >= TELLABLE) ?? 100;
-  const named = [10, 50, 100, 200].find((d) => d * unit * pixel >= 30) ?? 500;
+  const own = instrument.division * (place.division ?? 1);
+  const finest =
+    [0.1, 0.5, 1, 2, 5, 10, 50, 100].find((d) => d >= own && (d / own) % 1 === 0 && d * unit * pixel >= TELLABLE) ??
+    100;
+  // One made for parts of its unit is numbered in that unit.
+  const fine = instrument.division < 1;
+  const named = (fine ? [1, 2, 5, 10] : [10, 50, 100, 200]).find((d) => d * unit * pixel >= 30) ?? 500;
   // A rule graduated in millimetres is numbered in centimetres, as every real one is.
-  const [perNumber, numberUnit] = instrument.unit === 'mm' ? [10, 'cm'] : [1, instrument.unit];
+  const [perNumber, numberUnit] = instrument.unit === 'mm' && !fine ? [10, 'cm'] : [1, instrument.unit];
   const { marks, names } = useMemo(() => {
     let d = '';
     const labels: number[] = [];
-    for (let i = 0; i <= instrument.span; i += finest) {
-      const tall = i % 10 === 0 ? 0.34 : i % 5 === 0 ? 0.25 : 0.17;
+    const [whole, half] = fine ? [1, 0.5] : [10, 5];
+    for (let n = 0; n * finest <= instrument.span; n++) {
+      const i = Math.round(10 * n * finest) / 10;
+      const tall = i % whole === 0 ? 0.34 : i % half === 0 ? 0.25 : 0.17;
       d += `M${i * unit} 0v${width * tall}`;
       if (i % named === 0) labels.push(i);
     }
     return { marks: d, names: labels };
-  }, [instrument.span, finest, named, unit, width]);
+  }, [instrument.span, finest, named, fine, unit, width]);
 
   const slide = useStageDrag(
     (to, from) => onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }),

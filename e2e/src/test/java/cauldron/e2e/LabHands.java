@@ -18,12 +18,16 @@ final class LabHands {
         this.page = page;
     }
 
-    void record(String first, String value, String second, String other) {
-        page.getByLabel(first, new Page.GetByLabelOptions().setExact(true)).selectOption(value);
-        page.getByLabel(second, new Page.GetByLabelOptions().setExact(true)).selectOption(other);
+    /** Chooses by name and option in turns, and records. */
+    void record(String... choices) {
+        StringBuilder chosen = new StringBuilder();
+        for (int i = 0; i < choices.length; i += 2) {
+            page.getByLabel(choices[i], new Page.GetByLabelOptions().setExact(true)).selectOption(choices[i + 1]);
+            chosen.append(i == 0 ? "" : ", ").append(choices[i + 1]);
+        }
         Chrome.button(page, "Record").click();
-        assertThat(page.getByLabel("On the bench").locator("option:checked")).containsText(value + ", " + other);
-        page.locator("[aria-label^='Recording: '][aria-label*='" + value + ", " + other + "']").waitFor();
+        assertThat(page.getByLabel("On the bench").locator("option:checked")).containsText(chosen.toString());
+        page.locator("[aria-label^='Recording: '][aria-label*='" + chosen + "']").waitFor();
     }
 
     void type(String column, int row, String text) {

@@ -136,6 +136,10 @@ class ReplayTest {
     /** Cold above warm through an open tube, in a cool room from the fifth second on. */
     private static final Recipe TANKS = new Recipe("twin-tanks", 1, Map.of("upper", 9.0, "lower", 64.0, "section", "wide"), 1,
             List.of(new Recipe.Timed(5, new Action.Change("loss", 0.7))));
+    private static final Recipe BRIDGE = new Recipe("liquid-bridge", 1, Map.of("liquid", "ethanol", "volume", 35.5), 1,
+            List.of(new Recipe.Timed(0.5, new Action.Perform("turn", Map.of())),
+                    new Recipe.Timed(1.2, new Action.Perform("hold", Map.of())),
+                    new Recipe.Timed(1.7, new Action.Perform("turn", Map.of()))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -143,7 +147,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE);
     }
 
     @ParameterizedTest

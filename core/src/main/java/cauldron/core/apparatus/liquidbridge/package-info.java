@@ -1,0 +1,2 @@
+/** A drop between two round faces that are drawn apart until it parts. */
+package cauldron.core.apparatus.liquidbridge;
