@@ -63,6 +63,7 @@ function Stud({ x, y, r, up, long }: { x: number; y: number; r: number; up: 1 | 
       {...LINE}
       stroke={SHADE}
       fill={GLASS}
+      strokeLinejoin="round"
       strokeWidth={1.4}
     />
   );

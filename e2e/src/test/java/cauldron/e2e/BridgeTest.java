@@ -35,7 +35,8 @@ class BridgeTest {
     /** Height of a face on the screen: 0 the lower one, 1 the upper one. */
     private double face(int which) {
         BoundingBox stud = part(which == 0 ? "lower-stud" : "upper-stud");
-        return which == 0 ? stud.y : stud.y + stud.height;
+        double line = 0.7;
+        return which == 0 ? stud.y + line : stud.y + stud.height - line;
     }
 
     @Test
