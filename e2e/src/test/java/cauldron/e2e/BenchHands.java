@@ -23,7 +23,8 @@ final class BenchHands {
 
     /** Runs on, as fast as it can be shown, until it stops there by itself. */
     void runTo(String what, String value) {
-        speed("8");
+        Locator speeds = page.getByLabel("Speed", new Page.GetByLabelOptions().setExact(true));
+        speeds.selectOption(speeds.locator("option").last().getAttribute("value"));
         Chrome.button(page, "Stop at …").click();
         page.getByLabel("Stop exactly at").selectOption(what);
         page.getByLabel("Value to stop at").fill(value);
@@ -64,6 +65,6 @@ final class BenchHands {
 
     /** The same as a number, in its unit. */
     double cameTo(String outcome) {
-        return Double.parseDouble(came(outcome).innerText().split(" ")[0]);
+        return Double.parseDouble(came(outcome).innerText().replace('\u2212', '-').split(" ")[0]);
     }
 }

@@ -140,6 +140,11 @@ class ReplayTest {
             List.of(new Recipe.Timed(0.5, new Action.Perform("turn", Map.of())),
                     new Recipe.Timed(1.2, new Action.Perform("hold", Map.of())),
                     new Recipe.Timed(1.7, new Action.Perform("turn", Map.of()))));
+    private static final Recipe CUPBOARD = new Recipe("reaction-balance", 1,
+            Map.of("mixing", "tablet", "closed", "balloon", "gas", "argon"), 1,
+            List.of(new Recipe.Timed(2, new Action.Perform("tip", Map.of())),
+                    new Recipe.Timed(30, new Action.Change("closed", "sealed")),
+                    new Recipe.Timed(45, new Action.Change("closed", "open"))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -147,7 +152,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE, CUPBOARD);
     }
 
     @ParameterizedTest

@@ -189,7 +189,11 @@ final class DemoJournal {
     }
 
     void send() {
-        notebooks.keep(work.id(), student, waiting);
+        for (Notebooks.Outcome outcome : notebooks.keep(work.id(), student, waiting)) {
+            if (!outcome.kept()) {
+                throw new IllegalStateException("The demo's entry " + outcome.id() + " is refused: " + outcome.reason());
+            }
+        }
         waiting.clear();
     }
 }
