@@ -47,15 +47,16 @@ export function Bars({ m, run, ledger }: { m: Manifest; run: Run; ledger: string
   const [scale, setScale] = useState('');
   const names = run.bodies();
   const values = run.channels();
+  const called = (c: Channel) => names[m.bodies.findIndex((b) => b.id === c.body)];
   const bars: Bar[] = entriesOf(m, ledger)
-    .filter(({ c, i }) => !c.body || !Number.isNaN(values[i]))
+    .filter(({ c, i }) => !c.body || (!Number.isNaN(values[i]) && called(c) !== ''))
     .map(({ c, i }, k) => ({
       c,
       value: inOwn(c, values[i]),
       look: c.account
         ? ACCOUNT_LOOK[c.account]
         : { color: LINE_LOOK[k % LINE_LOOK.length].color, hatch: HATCHES[k % 5] },
-      label: c.body ? names[m.bodies.findIndex((b) => b.id === c.body)] : c.name,
+      label: c.body ? called(c) : c.name,
     }));
   const { name } = ledgersOf(m).find((l) => l.id === ledger)!;
   const unit = bars[0]?.c.unit ?? '';

@@ -147,7 +147,7 @@ export function PictureNote({ bench, layers }: { bench: BenchState; layers: Read
         squareText(bench.pictures[0]),
         draggable && 'drag a thing to its place',
         pace,
-        ...(notes.length ? notes : pace ? ['drawn to scale'] : []),
+        ...(notes.length ? notes : pace ? [bench.m.scaleNote] : []),
       ]
         .filter(Boolean)
         .join(' · ')}

@@ -145,6 +145,10 @@ class ReplayTest {
             List.of(new Recipe.Timed(2, new Action.Perform("tip", Map.of())),
                     new Recipe.Timed(30, new Action.Change("closed", "sealed")),
                     new Recipe.Timed(45, new Action.Change("closed", "open"))));
+    private static final Recipe FLASK = new Recipe("equilibrium-flask", 1,
+            Map.of("reaction", "ammonia", "grain", "coarse", "ammonia-t", 430.0), 1,
+            List.of(new Recipe.Timed(4, new Action.Change("ammonia-v", 10.0)),
+                    new Recipe.Timed(7.3, new Action.Change("ammonia-1", 6.0))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -152,7 +156,7 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE, CUPBOARD);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE, CUPBOARD, FLASK);
     }
 
     @ParameterizedTest

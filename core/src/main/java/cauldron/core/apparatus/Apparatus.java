@@ -20,6 +20,7 @@ public abstract class Apparatus extends Declaration {
     private double speed = 1;
     private double fastest = 8;
     private String timeUnit = "s";
+    private String scaleNote = "drawn to scale";
     private Clock clock = Clock.CONTINUOUS;
     private Flag counting;
     private final Portrait portrait = new Portrait(this);
@@ -63,6 +64,11 @@ public abstract class Apparatus extends Declaration {
         fastest = most;
     }
 
+    /** What its picture says of its scale, in small letters; “drawn to scale” unless said. */
+    protected final void scale(String words) {
+        scaleNote = words;
+    }
+
     /** It has no time: its time line is the list of what was done, and each moment on it a state in between. */
     protected final void steps() {
         clock = Clock.STEPS;
@@ -88,7 +94,7 @@ public abstract class Apparatus extends Declaration {
     public final Manifest manifest() {
         if (manifest == null) {
             Manifest closed = new Manifest(id, modelVersion, name, summary, topics, clock, counting, interval,
-                    speed, fastest, timeUnit, List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
+                    speed, fastest, timeUnit, scaleNote, List.copyOf(settings), List.copyOf(channels), List.copyOf(distributions), List.copyOf(events),
                     List.copyOf(views), List.copyOf(scene), List.copyOf(curves), List.copyOf(handles), List.copyOf(acts), List.copyOf(layers),
                     List.copyOf(bodies), List.copyOf(ledgers), List.copyOf(outcomes), List.copyOf(profiles), List.copyOf(forces),
                     List.copyOf(tray), hooks, List.copyOf(slips));

@@ -19,6 +19,7 @@ import java.util.function.Function;
  * @param speed         model seconds for each second on the wall at speed 1
  * @param fastest       the highest speed it can usefully be shown at, as a multiple of speed 1
  * @param timeUnit      unit in which its time is shown
+ * @param scaleNote     how true to scale its picture is, in words
  * @param scene         what a drawing needs, in order
  * @param curves        lines of the scene
  * @param distributions what many values at one instant there are
@@ -33,7 +34,7 @@ import java.util.function.Function;
  * @param slips         what learners commonly get wrong with it
  */
 public record Manifest(String id, int modelVersion, String name, String summary, List<String> topics,
-                       Clock clock, Flag counting, double interval, double speed, double fastest, String timeUnit, List<Setting> settings, List<Channel> channels,
+                       Clock clock, Flag counting, double interval, double speed, double fastest, String timeUnit, String scaleNote, List<Setting> settings, List<Channel> channels,
                        List<Distribution> distributions, List<Event> events, List<View> views, List<SceneField> scene,
                        List<SceneCurve> curves, List<Handle> handles, List<Act> acts, List<Layer> layers, List<Body> bodies,
                        List<Ledger> ledgers, List<Outcome> outcomes, List<Profile> profiles,
@@ -253,7 +254,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         List<Object> i = new ArrayList<>();
         instruments.forEach(x -> i.add(x.toTree(hooks.containsKey(x.id()) ? hooks.get(x.id()).id() : "")));
         return Tree.of("id", id, "modelVersion", (double) modelVersion, "name", name, "summary", summary, "topics",
-                topics, "clock", clock.inWords(), "counting", counting == null ? "" : counting.id(), "interval", interval, "speed", speed, "fastest", fastest, "timeUnit", timeUnit,
+                topics, "clock", clock.inWords(), "counting", counting == null ? "" : counting.id(), "interval", interval, "speed", speed, "fastest", fastest, "timeUnit", timeUnit, "scaleNote", scaleNote,
                 "timePerSi", 1 / Units.parse(timeUnit).factor(), "settings", trees(settings, Setting::toTree),
                 "channels", trees(channels, Channel::toTree), "distributions", trees(distributions, Distribution::toTree),
                 "events", trees(events, Event::toTree), "views", names(views), "scene", trees(scene, SceneField::toTree), "curves",

@@ -16,27 +16,32 @@ public final class Reaction {
     }
 
     private final String called;
-    private final List<Term> terms = new ArrayList<>();
+    private final List<Term> terms;
 
-    private Reaction(String called) {
+    private Reaction(String called, List<Term> terms) {
         this.called = called;
+        this.terms = List.copyOf(terms);
     }
 
     /** A reaction to be told by {@link #takes} and {@link #gives}, and closed by {@link #balanced}. */
     public static Reaction called(String name) {
-        return new Reaction(name);
+        return new Reaction(name, List.of());
     }
 
     /** Takes so many particles of a substance. */
     public Reaction takes(int count, Substance substance) {
-        terms.add(new Term(-count, substance));
-        return this;
+        return with(new Term(-count, substance));
     }
 
     /** Gives so many particles of a substance. */
     public Reaction gives(int count, Substance substance) {
-        terms.add(new Term(count, substance));
-        return this;
+        return with(new Term(count, substance));
+    }
+
+    private Reaction with(Term term) {
+        List<Term> more = new ArrayList<>(terms);
+        more.add(term);
+        return new Reaction(called, more);
     }
 
     /**
@@ -71,7 +76,7 @@ public final class Reaction {
 
     /** What it takes (negative) and gives (positive), in the order in which it was told. */
     public List<Term> terms() {
-        return List.copyOf(terms);
+        return terms;
     }
 
     /** What it takes. */

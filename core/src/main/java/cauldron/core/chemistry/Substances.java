@@ -37,6 +37,28 @@ public final class Substances {
     public static final Substance SODIUM_CARBONATE = Substance.dissolved("sodium carbonate", "Na2CO3");
     /** NaCl. */
     public static final Substance SODIUM_CHLORIDE = Substance.dissolved("sodium chloride", "NaCl");
+    /** I2. */
+    public static final Substance IODINE = Substance.gas("iodine", "I2");
+    /** HI. */
+    public static final Substance HYDROGEN_IODIDE = Substance.gas("hydrogen iodide", "HI");
+    /** Fe^3+. */
+    public static final Substance IRON_III = Substance.dissolved("iron(III)", "Fe^3+");
+    /** SCN^-. */
+    public static final Substance THIOCYANATE = Substance.dissolved("thiocyanate", "SCN^-");
+    /** FeSCN^2+. */
+    public static final Substance IRON_THIOCYANATE = Substance.dissolved("iron(III) thiocyanate", "FeSCN^2+");
+    /** NH3. */
+    public static final Substance AMMONIA = Substance.gas("ammonia", "NH3");
+    /** CaO. */
+    public static final Substance CALCIUM_OXIDE = Substance.solid("calcium oxide", "CaO");
+    /** CH3COOH. */
+    public static final Substance ETHANOIC_ACID = Substance.dissolved("ethanoic acid", "CH3COOH");
+    /** C2H5OH. */
+    public static final Substance ETHANOL = Substance.dissolved("ethanol", "C2H5OH");
+    /** CH3COOC2H5. */
+    public static final Substance ETHYL_ETHANOATE = Substance.dissolved("ethyl ethanoate", "CH3COOC2H5");
+    /** H2O. */
+    public static final Substance WATER_DISSOLVED = Substance.dissolved("water", "H2O");
 
     private Substances() {
     }
