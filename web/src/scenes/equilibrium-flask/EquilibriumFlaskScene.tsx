@@ -31,8 +31,8 @@ export function EquilibriumFlaskScene({ picture }: PropsOf<'equilibrium-flask'>)
         y={lid}
         width={wide}
         height={floor - lid}
-        fill={reaction.hue ? `color-mix(in srgb, ${reaction.hue} ${shade}%, var(--sheet))` : 'var(--sheet)'}
-        fillOpacity={0.35}
+        fill={reaction.hue ?? 'none'}
+        fillOpacity={(0.5 * shade) / 75}
         data-part="inside"
         data-shade={shade}
       />
