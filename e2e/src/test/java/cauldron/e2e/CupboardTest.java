@@ -94,7 +94,8 @@ class CupboardTest {
     @Test
     void eachPartOpensWhenItsPredictionIsSealed() {
         signIn("orla.benning");
-        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("The cupboard of rust and fire"))
+        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("The cupboard of rust and "
+                + "fire"))
                 .getByRole(AriaRole.BUTTON).click();
         watchOnce();
         Chrome.part(page, "Wool: prediction");
@@ -102,7 +103,8 @@ class CupboardTest {
         Chrome.button(page, "Seal my prediction").click();
         Chrome.part(page, "Wool");
         Locator parts = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"));
-        Locator marble = parts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Marble").setExact(true));
+        Locator marble = parts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Marble")
+                .setExact(true));
         assertThat(marble).hasCount(0);
         Chrome.button(page, "Light the wool").click();
         bench.runTo("a time", "60");

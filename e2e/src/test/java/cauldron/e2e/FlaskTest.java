@@ -36,7 +36,8 @@ class FlaskTest {
     void bothRatesMeetAndTheBarsAreThoseOfTheReactionInFront() {
         open();
         Locator bars = page.locator("[data-ledger=amounts] > svg");
-        assertThat(bars).hasAttribute("aria-label", Pattern.compile("Hydrogen 5.00 mol, Iodine 5.00 mol, Hydrogen iodide 0.00 mol$"));
+        assertThat(bars).hasAttribute("aria-label", Pattern.compile("Hydrogen 5.00 mol, Iodine 5.00 mol, Hydrogen "
+                + "iodide 0.00 mol$"));
         page.getByRole(AriaRole.SWITCH, new Page.GetByRoleOptions().setName("Catalyst")).click();
         assertThat(page.locator("[data-part=mesh]")).hasCount(1);
         bench.runTo("rates equal within half a percent", "1");
@@ -48,7 +49,8 @@ class FlaskTest {
 
     /** Carbon dioxide in the vessel in mol, as the bars tell. */
     private double dioxide() {
-        Matcher told = Pattern.compile("Carbon dioxide ([0-9.]+) mol").matcher(page.locator("[data-ledger=amounts] > svg")
+        Matcher told = Pattern.compile("Carbon dioxide ([0-9.]+) mol").matcher(page.locator("[data-ledger=amounts] > "
+                + "svg")
                 .getAttribute("aria-label"));
         assertThat(told.find()).isTrue();
         return Double.parseDouble(told.group(1));

@@ -4,8 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A chemical element. Standard atomic weights: IUPAC, as restated in the package periodictable (T. B. Coplen et al., Pure
- * Appl. Chem. 74, 1987 (2002)); for elements without a stable nuclide the mass number of the one that lives longest.
+ * A chemical element. Standard atomic weights: IUPAC, as restated in the package periodictable (T. B. Coplen et al.,
+ * Pure Appl. Chem. 74, 1987 (2002)); for elements without a stable nuclide the mass number of the one that lives
+ * longest.
  */
 public final class Element implements Comparable<Element> {
 

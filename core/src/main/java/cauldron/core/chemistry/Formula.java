@@ -39,7 +39,8 @@ public final class Formula {
     }
 
     private IllegalArgumentException wrong() {
-        return new IllegalArgumentException("“" + text + "” can't be read as a formula from its sign " + (at + 1) + " on");
+        return new IllegalArgumentException("“" + text + "” can't be read as a formula from its sign " + (at + 1) + " "
+                + "on");
     }
 
     private int charge(String tail) {

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * A reaction: what it takes and what it gives, in whole numbers of particles. One in which an atom or a charge is lost or
- * made can't be declared.
+ * A reaction: what it takes and what it gives, in whole numbers of particles. One in which an atom or a charge is lost
+ * or made can't be declared.
  */
 public final class Reaction {
 
@@ -60,7 +60,8 @@ public final class Reaction {
         }
         for (Map.Entry<Element, Integer> part : off.entrySet()) {
             if (part.getValue() != 0) {
-                throw new IllegalStateException(called + " gives " + part.getValue() + " " + part.getKey() + " more than it takes");
+                throw new IllegalStateException(called + " gives " + part.getValue() + " " + part.getKey() + " more "
+                        + "than it takes");
             }
         }
         if (charge != 0) {

@@ -12,7 +12,8 @@ class ChemistryTest {
     @Test
     void molarMassesAreThoseOfTheTables() {
         // CRC Handbook of Chemistry and Physics, g/mol.
-        Map<String, Double> known = Map.of("CaCO3", 100.087, "H2O", 18.015, "Fe3O4", 231.533, "C6H8O7", 192.124, "NH3", 17.031,
+        Map<String, Double> known = Map.of("CaCO3", 100.087, "H2O", 18.015, "Fe3O4", 231.533, "C6H8O7", 192.124, "NH3",
+                17.031,
                 "CH3COOC2H5", 88.106, "Ca(OH)2", 74.093, "Al2(SO4)3", 342.151, "CuSO4(H2O)5", 249.685);
         known.forEach((formula, grams) -> assertThat(1000 * Formula.of(formula).molarMass()).as(formula)
                 .isCloseTo(grams, within(2e-4 * grams)));
@@ -37,9 +38,11 @@ class ChemistryTest {
     @Test
     void aReactionThatLosesAnAtomOrAChargeCanNotBeDeclared() {
         Substance rust = Substance.solid("magnetite", "Fe3O4");
-        Reaction off = Reaction.called("Rusting").takes(3, Substance.solid("iron", "Fe")).takes(1, Substances.OXYGEN).gives(1, rust);
+        Reaction off = Reaction.called("Rusting").takes(3, Substance.solid("iron", "Fe")).takes(1, Substances.OXYGEN)
+                .gives(1, rust);
         assertThatThrownBy(off::balanced).hasMessageContaining("2 O more");
-        Reaction charged = Reaction.called("Losing").takes(1, Substance.dissolved("iron", "Fe^3+")).gives(1, Substance.dissolved("iron", "Fe^2+"));
+        Reaction charged = Reaction.called("Losing").takes(1, Substance.dissolved("iron", "Fe^3+")).gives(1,
+                Substance.dissolved("iron", "Fe^2+"));
         assertThatThrownBy(charged::balanced).hasMessageContaining("charge of -1");
     }
 

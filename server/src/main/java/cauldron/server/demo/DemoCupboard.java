@@ -67,7 +67,8 @@ final class DemoCupboard extends DemoScript {
         }
     }
 
-    private static void row(DemoJournal journal, String bench, String table, int row, Run run, String act, double until) {
+    private static void row(DemoJournal journal, String bench, String table, int row, Run run, String act,
+            double until) {
         run.act(new Action.Perform(act, Map.of()));
         run.seek(until);
         String trial = journal.keep(bench, row, run);
@@ -92,7 +93,8 @@ final class DemoCupboard extends DemoScript {
                 "The wool became 0.38 g heavier in air and in oxygen, and nothing happened in argon, so it took oxygen "
                         + "in. The marble lost 0.88 g of gas; under the lid the whole stayed the same, so the gas has "
                         + "mass and was still there.",
-                "Wool: heavier by 0.38 g, because iron oxide is iron and oxygen. Gas: the marble got lighter by 0.88 g, "
+                "Wool: heavier by 0.38 g, because iron oxide is iron and oxygen. Gas: the marble got lighter by 0.88 "
+                        + "g, "
                         + "and with the lid on the whole did not change in the last digit, so the gas weighs what the "
                         + "marble lost. Balloon: the whole showed less although nothing got out; the balloon pushes "
                         + "air aside and that air lifts it. When all that takes part is weighed, mass stays.");

@@ -54,7 +54,8 @@ final class DemoJournal {
     private final Map<String, String> out = new LinkedHashMap<>();
     private int count;
 
-    DemoJournal(Assignments.WorkInfo work, Person student, Sheet sheet, Notebooks notebooks, Trials trials, Instant now) {
+    DemoJournal(Assignments.WorkInfo work, Person student, Sheet sheet, Notebooks notebooks, Trials trials,
+            Instant now) {
         this.work = work;
         this.student = student;
         this.sheet = sheet;
@@ -105,9 +106,11 @@ final class DemoJournal {
     String keep(String block, int number, Run run) {
         String id = id(block + number).toString();
         Manifest m = run.manifest();
-        Map<String, Object> kept = Tree.of("id", id, "number", (double) number, "name", "", "note", "", "at", now.toString(),
+        Map<String, Object> kept = Tree.of("id", id, "number", (double) number, "name", "", "note", "", "at",
+                now.toString(),
                 "recipe", run.recipe().toTree(), "until", run.head(), "settings", run.settings().toTree(), "scene",
-                list(run.scene().values()), "frame", list(run.frame(m.views().get(0)).toArray()), "sketches", List.of());
+                list(run.scene().values()), "frame", list(run.frame(m.views().get(0)).toArray()), "sketches",
+                        List.of());
         if (!m.outcomes().isEmpty()) {
             Map<String, Object> outcomes = new LinkedHashMap<>();
             m.outcomes().forEach(o -> outcomes.put(o.id(), o.own(run.outcome(o))));
@@ -115,7 +118,8 @@ final class DemoJournal {
             kept.put("outcomes", outcomes);
         }
         if (!m.curves().isEmpty()) {
-            kept.put("curves", m.curves().stream().map(c -> c.isAlwaysShown() ? list(run.scene().of(c)) : List.of()).toList());
+            kept.put("curves", m.curves().stream().map(c -> c.isAlwaysShown() ? list(run.scene().of(c)) : List.of())
+                    .toList());
         }
         add(block, "trial/" + id, kept);
         return id;
@@ -167,8 +171,10 @@ final class DemoJournal {
 
     /** Adds a calculated column whose unit the student was asked to find. */
     void calculated(String table, String id, String name, String symbol, String formula, String found) {
-        List<Object> list = columns.computeIfAbsent(table, t -> new ArrayList<>(((TableBlock) sheet.block(t)).columns()));
-        list.add(Tree.of("id", id, "name", name, "symbol", symbol, "unit", "", "kind", "calculated", "formula", formula, "found", found));
+        List<Object> list = columns.computeIfAbsent(table, t -> new ArrayList<>(((TableBlock) sheet.block(t))
+                .columns()));
+        list.add(Tree.of("id", id, "name", name, "symbol", symbol, "unit", "", "kind", "calculated", "formula",
+                formula, "found", found));
         add(table, "columns", Tree.of("columns", List.copyOf(list)));
     }
 
@@ -185,13 +191,15 @@ final class DemoJournal {
         cells.getOrDefault(table, Map.of()).forEach((row, values) -> rows.add(Tree.of("id", row, "cells", values,
                 "out", out.getOrDefault(table + "/" + row, ""))));
         Object all = columns.containsKey(table) ? columns.get(table) : ((TableBlock) sheet.block(table)).columns();
-        return Fit.of(DataTable.of(Tree.of("columns", all, "rows", rows)), Tree.of("x", x, "y", y, "kind", "line")).result().values();
+        return Fit.of(DataTable.of(Tree.of("columns", all, "rows", rows)), Tree.of("x", x, "y", y, "kind", "line"))
+                .result().values();
     }
 
     void send() {
         for (Notebooks.Outcome outcome : notebooks.keep(work.id(), student, waiting)) {
             if (!outcome.kept()) {
-                throw new IllegalStateException("The demo's entry " + outcome.id() + " is refused: " + outcome.reason());
+                throw new IllegalStateException("The demo's entry " + outcome.id() + " is refused: "
+                        + outcome.reason());
             }
         }
         waiting.clear();

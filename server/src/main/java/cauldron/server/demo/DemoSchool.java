@@ -108,7 +108,8 @@ class DemoSchool {
     private void give(Person teacher, Classes.ClassInfo to, List<Person> students, DemoScript script, Duration due,
             int[] stages) {
         Instant dueAt = clock.instant().plus(due).truncatedTo(ChronoUnit.HOURS);
-        Assignments.AssignmentInfo given = assignments.give(teacher.id(), to.id(), labs.shipped(script.slug()).id(), dueAt,
+        Assignments.AssignmentInfo given = assignments.give(teacher.id(), to.id(), labs.shipped(script.slug()).id(),
+                dueAt,
                 Assignments.LateRule.MARKED);
         for (int i = 0; i < students.size(); i++) {
             int stage = stages[i % stages.length];

@@ -57,7 +57,8 @@ class DemoStudent {
         this.clock = clock;
     }
 
-    void work(Assignments.AssignmentInfo given, DemoScript script, Person student, Person teacher, int stage, int seed) {
+    void work(Assignments.AssignmentInfo given, DemoScript script, Person student, Person teacher, int stage,
+            int seed) {
         RandomSource chance = RandomSource.named(seed, "demo student");
         Assignments.WorkInfo work = assignments.begin(given.id(), student.id(), seed);
         Sheet sheet = assignments.sheet(given);

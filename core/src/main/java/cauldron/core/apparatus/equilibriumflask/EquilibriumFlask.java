@@ -76,17 +76,19 @@ public final class EquilibriumFlask extends Apparatus {
                 "A solid counted in", "Equilibrium thought to be equal amounts", "The reactions thought to stop");
         portrait().with(grain, "middle").at(60).through(-0.02, -0.02, 0.28, 0.24);
         Vessel iodide = of(Reversible.HYDROGEN_AND_IODINE);
-        setUp("either-side", "From either side", "Run it until both rates are equal. Then no hydrogen, no iodine, 10 mol "
-                + "of hydrogen iodide: run again. Compare where they end.")
+        setUp("either-side", "From either side", "Run it until both rates are equal. Then no hydrogen, no iodine, 10 "
+                + "mol of hydrogen iodide: run again. Compare where they end.")
                 .reading(iodide.matter.get(0).amount, iodide.matter.get(2).amount).graphing(forward, back).at(0);
         Vessel lime = of(Reversible.LIME);
         setUp("solid", "More of the solid", "Let it come to rest, then put in more calcium carbonate. What changes?")
-                .with(reaction, Reversible.LIME.id).reading(lime.matter.get(2).concentration, lime.quotient, lime.constant)
+                .with(reaction, Reversible.LIME.id).reading(lime.matter.get(2).concentration, lime.quotient,
+                        lime.constant)
                 .graphing(lime.matter.get(2).amount).at(0);
         Vessel ammonia = of(Reversible.NITROGEN_AND_HYDROGEN);
         setUp("squeeze", "Squeezed", "At rest, halve the volume. Q and K are no longer equal: which way does it go?")
                 .with(reaction, Reversible.NITROGEN_AND_HYDROGEN.id).with(catalyst, true)
-                .reading(ammonia.matter.get(2).amount, ammonia.quotient, ammonia.constant).graphing(forward, back).at(0);
+                .reading(ammonia.matter.get(2).amount, ammonia.quotient, ammonia.constant).graphing(forward, back)
+                        .at(0);
     }
 
     private static Choice<Reversible> reactions(Choice<Reversible> choice) {

@@ -17,9 +17,9 @@ import java.util.List;
 
 /**
  * A reversible reaction of extent ξ in a closed vessel of one temperature and volume: {@code n_i = n_i0 + ν_i ξ}, so
- * every atom is kept exactly, and {@code dξ/dt = V (r_f − r_b)} by mass action ({@link Kinetics}). It comes to rest where
- * {@code Π c^ν = K(T)} (P. Atkins and J. de Paula, Physical Chemistry, ch. 7 and 22). Beside it the same constants rule
- * some hundreds of particles one by one ({@link Particles}).
+ * every atom is kept exactly, and {@code dξ/dt = V (r_f − r_b)} by mass action ({@link Kinetics}). It comes to rest
+ * where {@code Π c^ν = K(T)} (P. Atkins and J. de Paula, Physical Chemistry, ch. 7 and 22). Beside it the same
+ * constants rule some hundreds of particles one by one ({@link Particles}).
  *
  * <p>Assumptions: ideal gases and ideal solutions, well mixed; K and rates by van 't Hoff and Arrhenius with one energy
  * and one activation energy over the range; one step each way; a solid's surface is as good as any other, so its amount

@@ -1,8 +1,8 @@
 package cauldron.core.apparatus.equilibriumflask;
 
 /**
- * Mass action, as if both directions went in one step (C. M. Guldberg and P. Waage, 1864): {@code r = k Π c^ν} over what
- * is gas or dissolved; a pure solid only has to be there. Concentrations in mol/m³, rates in mol/(m³ s).
+ * Mass action, as if both directions went in one step (C. M. Guldberg and P. Waage, 1864): {@code r = k Π c^ν} over
+ * what is gas or dissolved; a pure solid only has to be there. Concentrations in mol/m³, rates in mol/(m³ s).
  */
 final class Kinetics {
 

@@ -32,7 +32,8 @@ final class Matter extends Declaration {
         String text = substance.formula().toString();
         String symbol = plain(text);
         String unit = of == Reversible.IRON_AND_THIOCYANATE ? "mmol" : "mol";
-        put = amount(id, "n_0_" + symbol, printed + " put in", unit).within(0, 10).step(0.1).first(first).when(reaction, of)
+        put = amount(id, "n_0_" + symbol, printed + " put in", unit).within(0, 10).step(0.1).first(first)
+                .when(reaction, of)
                 .live();
         body = body(id, first(substance.called())).when(reaction, of);
         amount = channel(id + "-n", "n_" + symbol, "Amount", "mol").typically(0, 10)

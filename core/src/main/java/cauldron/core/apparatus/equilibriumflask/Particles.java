@@ -7,9 +7,10 @@ import java.util.List;
 
 /**
  * Particles of a reaction in an exact stochastic simulation, by the direct method (D. T. Gillespie, J. Phys. Chem. 81,
- * 2340 (1977)): when the next one reacts is drawn from an exponential distribution, which way from the propensities. The
- * vessel is well mixed, so who meets is drawn among all; the nearest of some drawn ones is taken, so that it looks like a
- * meeting. Places are in shares of the vessel and say nothing more; each particle goes straight between its walls.
+ * 2340 (1977)): when the next one reacts is drawn from an exponential distribution, which way from the propensities.
+ * The vessel is well mixed, so who meets is drawn among all; the nearest of some drawn ones is taken, so that it looks
+ * like a meeting. Places are in shares of the vessel and say nothing more; each particle goes straight between its
+ * walls.
  */
 final class Particles implements Stateful {
 

@@ -23,20 +23,20 @@ import java.util.List;
 /**
  * A reversible reaction with its equilibrium constant K_c at one temperature, its energy at constant volume ΔU, and the
  * rate constant of the forward reaction with its activation energy. K_c at other temperatures follows by van 't Hoff's
- * equation, d ln K_c/dT = ΔU/RT² (K_p has the enthalpy there: ΔH = ΔU + Δn RT), the rate constant by Arrhenius', the back
- * one from both.
+ * equation, d ln K_c/dT = ΔU/RT² (K_p has the enthalpy there: ΔH = ΔU + Δn RT), the rate constant by Arrhenius', the
+ * back one from both.
  *
- * <p>Constants in mol/L and s. Hydrogen iodide: K after A. H. Taylor and R. H. Crist, J. Am. Chem. Soc. 63, 1377 (1941):
- * 54.5 at 698.6 K, 45.6 at 763.8 K, which gives the enthalpy; rate after M. Bodenstein (1899) as restated by K. J.
- * Laidler, Chemical Kinetics: 0.064 L/(mol s) at 700 K, 167 kJ/mol. Iron thiocyanate: 138 L/mol at 25 °C, ionic strength
- * 0.5 mol/L, −6.7 kJ/mol (G. S. Laurence, Trans. Faraday Soc. 52, 236 (1956)); rate 127 L/(mol s), 54 kJ/mol (J. F.
- * Below, R. E. Connick and C. P. Coppel, J. Am. Chem. Soc. 80, 2961 (1958)); colour 4700 L/(mol cm) at 450 nm. Iodine vapour: about
- * 700 L/(mol cm) at 520 nm. Ammonia:
- * K_p = 1.64e-4 atm⁻² at 400 °C (A. T. Larson and R. L. Dodge, J. Am. Chem. Soc. 45, 2918 (1923)), so K_c = 0.50 L²/mol²;
- * ΔH −105 kJ/mol, ΔU −94 kJ/mol there. Lime: one atmosphere of carbon dioxide at 1171 K, ΔH 168, ΔU 158 kJ/mol there (CRC Handbook).
- * Ester: K = 4.0 (M. Berthelot and L. Péan de Saint-Gilles, 1862), −3.2 kJ/mol from enthalpies of formation. The rates
- * of the last three are such as are seen with a good catalyst, not taken from measurements; how fast it goes doesn't
- * change where it ends.
+ * <p>Constants in mol/L and s. Hydrogen iodide: K after A. H. Taylor and R. H. Crist, J. Am. Chem. Soc. 63, 1377
+ * (1941): 54.5 at 698.6 K, 45.6 at 763.8 K, which gives the enthalpy; rate after M. Bodenstein (1899) as restated by
+ * K. J. Laidler, Chemical Kinetics: 0.064 L/(mol s) at 700 K, 167 kJ/mol. Iron thiocyanate: 138 L/mol at 25 °C, ionic
+ * strength 0.5 mol/L, −6.7 kJ/mol (G. S. Laurence, Trans. Faraday Soc. 52, 236 (1956)); rate 127 L/(mol s), 54 kJ/mol
+ * (J. F. Below, R. E. Connick and C. P. Coppel, J. Am. Chem. Soc. 80, 2961 (1958)); colour 4700 L/(mol cm) at 450 nm.
+ * Iodine vapour: about 700 L/(mol cm) at 520 nm. Ammonia:
+ * K_p = 1.64e-4 atm⁻² at 400 °C (A. T. Larson and R. L. Dodge, J. Am. Chem. Soc. 45, 2918 (1923)), so K_c = 0.50
+ * L²/mol²; ΔH −105 kJ/mol, ΔU −94 kJ/mol there. Lime: one atmosphere of carbon dioxide at 1171 K, ΔH 168, ΔU 158
+ * kJ/mol there (CRC Handbook). Ester: K = 4.0 (M. Berthelot and L. Péan de Saint-Gilles, 1862), −3.2 kJ/mol from
+ * enthalpies of formation. The rates of the last three are such as are seen with a good catalyst, not taken from
+ * measurements; how fast it goes doesn't change where it ends.
  */
 enum Reversible {
     HYDROGEN_AND_IODINE("iodide", "hydrogen and iodine", 54.5, 698.6, -12_100, 0.064, 700, 167_000,
@@ -51,7 +51,8 @@ enum Reversible {
             Reaction.called("Nitrogen and hydrogen").takes(1, NITROGEN).takes(3, HYDROGEN).gives(2, AMMONIA)),
     LIME("lime", "calcium carbonate", 101_325 / 8.314462618 / 1171 / 1000, 1171, 158_000, 1.7e-4, 1171, 200_000,
             new Range(750, 1000, 900), new Range(20, 100, 50), 0,
-            Reaction.called("Lime burning").takes(1, CALCIUM_CARBONATE).gives(1, CALCIUM_OXIDE).gives(1, CARBON_DIOXIDE)),
+            Reaction.called("Lime burning").takes(1, CALCIUM_CARBONATE).gives(1, CALCIUM_OXIDE).gives(1,
+                    CARBON_DIOXIDE)),
     ACID_AND_ALCOHOL("ester", "ethanoic acid and ethanol", 4, 298.15, -3200, 8e-4, 298.15, 60_000,
             new Range(20, 100, 60), new Range(1, 10, 2), 0,
             Reaction.called("Acid and alcohol").takes(1, ETHANOIC_ACID).takes(1, ETHANOL).gives(1, ETHYL_ETHANOATE)

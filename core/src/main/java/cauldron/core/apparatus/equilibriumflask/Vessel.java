@@ -34,7 +34,8 @@ final class Vessel extends Declaration {
                 .of(equilibrium);
         quotient = channel(of.id + "-q", "Q", "Reaction quotient now", of.unit()).typically(0, 100).decimals(4)
                 .of(equilibrium);
-        absorbance = of.absorbing == 0 ? null : channel(of.id + "-a", "A", "Absorbance, through " + of.pathInWords(), "")
+        absorbance = of.absorbing == 0 ? null : channel(of.id + "-a", "A", "Absorbance, through " + of.pathInWords(),
+                "")
                 .typically(0, 3).decimals(3).of(equilibrium);
     }
 }

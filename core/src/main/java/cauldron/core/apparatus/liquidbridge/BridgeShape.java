@@ -122,6 +122,7 @@ record BridgeShape(double angle, double pressure, double gap) {
     }
 
     private static double det(double[] a, double[] b, double[] c) {
-        return a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0]) + a[2] * (b[0] * c[1] - b[1] * c[0]);
+        return a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0])
+                + a[2] * (b[0] * c[1] - b[1] * c[0]);
     }
 }

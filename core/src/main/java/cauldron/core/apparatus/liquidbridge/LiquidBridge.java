@@ -76,7 +76,8 @@ public final class LiquidBridge extends Apparatus {
     /** The liquid bridge. */
     public LiquidBridge() {
         super("liquid-bridge", 1, "Liquid bridge");
-        about("A drop between two glass studs on a fine screw is drawn out until no shape at rest is left and it parts.",
+        about("A drop between two glass studs on a fine screw is drawn out until no shape at rest is left and it "
+                + "parts.",
                 "surface tension", "intermolecular forces", "liquids");
         time(1.0 / 60, 1, "s");
         tray(Ruler.graduated("mm", 12, 0.5), Stopwatch.showing("s", 0.01), PositionMarkers.box(), Magnifier.glass());

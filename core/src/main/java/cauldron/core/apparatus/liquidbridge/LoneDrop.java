@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A drop at rest on one face, standing or hanging, held by its rim: the Young–Laplace law from the apex on (F. Bashforth
- * and J. C. Adams, An Attempt to Test the Theories of Capillary Action, 1883), with the arc as variable. The curvature
- * at the apex is the one with which the outline meets the rim when it holds the volume. Lengths in R.
+ * A drop at rest on one face, standing or hanging, held by its rim: the Young–Laplace law from the apex on (F.
+ * Bashforth and J. C. Adams, An Attempt to Test the Theories of Capillary Action, 1883), with the arc as variable. The
+ * curvature at the apex is the one with which the outline meets the rim when it holds the volume. Lengths in R.
  */
 final class LoneDrop {
 

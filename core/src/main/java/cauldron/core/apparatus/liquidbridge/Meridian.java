@@ -6,8 +6,8 @@ package cauldron.core.apparatus.liquidbridge;
  * <pre>
  * dr/dz = cot ψ,   dψ/dz = (p − B z − sin ψ / r) / sin ψ,   dV/dz = π r²
  * </pre>
- * ψ is the slope angle of the outline, from the horizontal, seen going up on the right; p the pressure at z = 0 over the
- * air's, in σ/R; B = ρ g R²/σ the Bond number. With z as the variable an outline may bulge and narrow, but not fold
+ * ψ is the slope angle of the outline, from the horizontal, seen going up on the right; p the pressure at z = 0 over
+ * the air's, in σ/R; B = ρ g R²/σ the Bond number. With z as the variable an outline may bulge and narrow, but not fold
  * back: ψ stays between 0 and π, which holds for bridges between equal faces until they part.
  *
  * <p>Fourth order Runge–Kutta in {@value #STEPS} equal steps: radius and volume are good to about 1e-8.

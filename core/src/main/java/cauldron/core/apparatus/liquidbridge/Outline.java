@@ -57,7 +57,8 @@ final class Outline {
             sum += radii[i] * radii[i] + 4 * radii[i + 1] * radii[i + 1] + radii[i + 2] * radii[i + 2];
         }
         double out = Math.PI * sum * dz / 3;
-        return neck > whole ? out + Math.PI * dz * 0.5 * (radii[whole] * radii[whole] + radii[neck] * radii[neck]) : out;
+        return neck > whole ? out + Math.PI * dz * 0.5 * (radii[whole] * radii[whole] + radii[neck] * radii[neck])
+                : out;
     }
 
     /** Radius at a height over the lower face. */

@@ -61,7 +61,8 @@ public final class ReactionBalance extends Apparatus {
     final Channel oxygen = channel("oxygen", "x_O", "Oxygen in the gas", "%").typically(0, 100).decimals(1);
     final Channel dioxide = channel("dioxide", "x_C", "Carbon dioxide in the gas", "%").typically(0, 100).decimals(1);
     final Channel balloon = channel("balloon", "V_b", "Gas in the balloon", "mL").typically(0, 1000).decimals(0);
-    final Channel lift = channel("lift", "L", "The air outside lifts the balloon by", "mN").typically(0, 15).decimals(2);
+    final Channel lift = channel("lift", "L", "The air outside lifts the balloon by", "mN").typically(0, 15)
+            .decimals(2);
     final Channel inSample = mass("in-sample", "Δm_s", "In the dish");
     final Channel inGas = mass("in-gas", "Δm_g", "In the gas of jar and balloon");
     final Channel outside = mass("outside", "Δm_o", "Gone out into the room");
@@ -124,8 +125,8 @@ public final class ReactionBalance extends Apparatus {
         setUp("burning", "Burning makes heavier", "Ask first: will the wool's balance go up or down? Light it, look at "
                 + "both. Then the lid on, and again: what does the outer balance say?")
                 .with(mixing, Mixing.WOOL.id).reading(whole, sample).graphing(whole, sample).at(0);
-        setUp("nothing-lost", "Nothing lost", "Under the lid the marble's gas stays: the sample gets lighter, the whole "
-                + "doesn't. Set the jar to open when it is over.")
+        setUp("nothing-lost", "Nothing lost", "Under the lid the marble's gas stays: the sample gets lighter, the "
+                + "whole doesn't. Set the jar to open when it is over.")
                 .with(mixing, Mixing.CARBONATE.id).with(closed, Closed.SEALED.id).reading(whole, sample, pressure)
                 .graphing(whole, sample).at(0);
         setUp("balloon", "Is something lost after all?", "Under a balloon nothing gets out, yet the balance goes down. "

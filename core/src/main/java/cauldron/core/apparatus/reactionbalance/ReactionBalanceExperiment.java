@@ -23,12 +23,12 @@ import cauldron.core.apparatus.reactionbalance.ReactionBalance.Closed;
  * <li>Balloon: it fills once the pressure is 2 kPa over the air's, and stays there: {@code V_b = Σn R T/p − V}.
  * </ul>
  * A balance shows the mass on it less that of the air it displaces (the buoyancy of glass and weights is taken out when
- * it is adjusted): the outer one {@code m + Σn_i M_i − ρ_a (V + V_b)}, the inner one, within the jar's gas of density ρ,
- * {@code m_s − (ρ − ρ_a) V_s}. Each follows with a time constant of half a second and shows hundredths of a gram.
+ * it is adjusted): the outer one {@code m + Σn_i M_i − ρ_a (V + V_b)}, the inner one, within the jar's gas of density
+ * ρ, {@code m_s − (ρ − ρ_a) V_s}. Each follows with a time constant of half a second and shows hundredths of a gram.
  *
- * <p>Marble, tablet, foam and precipitate come to their end exponentially, with a time constant of their own. Wool burns
- * at a rate that goes with the share of oxygen, until less than a twentieth of the gas is oxygen. All times are such as
- * are seen, not taken from measurements; where it ends depends on the amounts alone, by the limiting substance.
+ * <p>Marble, tablet, foam and precipitate come to their end exponentially, with a time constant of their own. Wool
+ * burns at a rate that goes with the share of oxygen, until less than a twentieth of the gas is oxygen. All times are
+ * such as are seen, not taken from measurements; where it ends depends on the amounts alone, by the limiting substance.
  *
  * <p>Assumptions: one temperature, 20 °C, throughout (warm gas would only matter for minutes); ideal gases, well mixed;
  * no water vapour; the liquids are saturated with the gas beforehand; nothing splashes.

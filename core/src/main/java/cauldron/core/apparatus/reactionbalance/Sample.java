@@ -42,7 +42,8 @@ record Sample(Mixing mixing, double[] moles, double mass, double volume) {
                         s.si(d.peroxide) * PEROXIDE_DENSITY * PEROXIDE_SHARE / mixing.molarMass(0));
             default:
                 double mass = s.si(d.chloride) * CHLORIDE_DENSITY + s.si(d.carbonate) * CARBONATE_DENSITY;
-                return new Sample(mixing, new double[] {s.si(d.chloride) * SOLUTION, s.si(d.carbonate) * SOLUTION}, mass,
+                return new Sample(mixing, new double[] {s.si(d.chloride) * SOLUTION, s.si(d.carbonate) * SOLUTION},
+                        mass,
                         s.si(d.chloride) + s.si(d.carbonate));
         }
     }

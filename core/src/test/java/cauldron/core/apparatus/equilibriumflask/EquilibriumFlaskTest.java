@@ -112,8 +112,10 @@ class EquilibriumFlaskTest {
         for (Run run : new Run[] {there, back, fast}) {
             run.seek(LONG);
         }
-        assertThat(moles(there, Reversible.HYDROGEN_AND_IODINE, 3)).isCloseTo(moles(back, Reversible.HYDROGEN_AND_IODINE, 3), within(1e-9));
-        assertThat(moles(fast, Reversible.HYDROGEN_AND_IODINE, 3)).isCloseTo(moles(there, Reversible.HYDROGEN_AND_IODINE, 3), within(1e-9));
+        assertThat(moles(there, Reversible.HYDROGEN_AND_IODINE, 3)).isCloseTo(moles(back,
+                Reversible.HYDROGEN_AND_IODINE, 3), within(1e-9));
+        assertThat(moles(fast, Reversible.HYDROGEN_AND_IODINE, 3)).isCloseTo(moles(there,
+                Reversible.HYDROGEN_AND_IODINE, 3), within(1e-9));
         assertThat(there.outcome(FLASK.settledAfter) / fast.outcome(FLASK.settledAfter)).isCloseTo(8, within(1e-5));
         assertThat(there.read(FLASK.forward)).isCloseTo(there.read(FLASK.back), within(1e-12)).isPositive();
     }
@@ -131,7 +133,8 @@ class EquilibriumFlaskTest {
         little.seek(LONG);
         assertThat(moles(little, Reversible.LIME, 1)).isCloseTo(0, within(1e-12));
         assertThat(moles(little, Reversible.LIME, 3)).isCloseTo(0.2, within(1e-12));
-        assertThat(little.read(FLASK.of(Reversible.LIME).quotient)).isLessThan(little.read(FLASK.of(Reversible.LIME).constant));
+        assertThat(little.read(FLASK.of(Reversible.LIME).quotient)).isLessThan(little.read(FLASK.of(Reversible.LIME)
+                .constant));
     }
 
     @Test

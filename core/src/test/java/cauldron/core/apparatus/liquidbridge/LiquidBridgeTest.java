@@ -24,7 +24,8 @@ class LiquidBridgeTest {
             double period = 2 * (second(k2) + waist * first(k2));
             Meridian law = new Meridian(WEIGHTLESS);
             double[] least = {1};
-            assertThat(law.follow(Math.PI / 2, 2 / (1 + waist), period, (z, r) -> least[0] = Math.min(least[0], r))).isTrue();
+            assertThat(law.follow(Math.PI / 2, 2 / (1 + waist), period, (z, r) -> least[0] = Math.min(least[0], r)))
+                    .isTrue();
             assertThat(law.radius()).as("waist %s", waist).isCloseTo(1, within(2e-6));
             assertThat(law.angle()).isCloseTo(Math.PI / 2, within(1e-4));
             assertThat(least[0]).isCloseTo(waist, within(1e-6));
@@ -95,7 +96,8 @@ class LiquidBridgeTest {
                     Stretching family = new Stretching(bond, volume / 8, 1.5);
                     Outline last = new Outline(family, family.widest());
                     assertThat(last.angleAbove()).as("%s, %s mm³", liquid, volume).isGreaterThan(liquid.contactAngle);
-                    assertThat(Math.toDegrees(family.widest().angle())).as("%s, %s mm³", liquid, volume).isGreaterThan(30);
+                    assertThat(Math.toDegrees(family.widest().angle())).as("%s, %s mm³", liquid, volume)
+                            .isGreaterThan(30);
                     assertThat(Math.toDegrees(family.at(1.5).angle())).isGreaterThan(30);
                 }
             }

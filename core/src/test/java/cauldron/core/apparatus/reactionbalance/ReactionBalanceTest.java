@@ -84,7 +84,8 @@ class ReactionBalanceTest {
             assertThat(grams(run, BALANCE.inSample)).isZero();
             assertThat(word(run)).startsWith("nothing");
         }
-        assertThat(grams(run("light", "mixing", "wool", "wool", 2, "closed", "sealed", "gas", "oxygen"), BALANCE.inSample))
+        assertThat(grams(run("light", "mixing", "wool", "wool", 2, "closed", "sealed", "gas", "oxygen"),
+                BALANCE.inSample))
                 .isCloseTo(0.7640, within(2e-4));
     }
 
@@ -128,7 +129,8 @@ class ReactionBalanceTest {
                     run.act(new Action.Perform(act, Map.of()));
                     for (double t = 5; t <= 60; t += 11) {
                         run.seek(t);
-                        assertThat(grams(run, BALANCE.altogether)).as("%s, %s, %s", mixing, closed, gas).isCloseTo(0, within(1e-12));
+                        assertThat(grams(run, BALANCE.altogether)).as("%s, %s, %s", mixing, closed, gas).isCloseTo(0,
+                                within(1e-12));
                     }
                     run.act(new Action.Change("closed", "open"));
                     run.seek(90);
