@@ -47,6 +47,41 @@ class FlaskTest {
         assertThat(page.locator("[data-part=went]")).hasText(Pattern.compile("→ [1-9].*← [1-9]"));
     }
 
+    @Test
+    void fourStartsGiveOneConstant() {
+        context = Chrome.context(1280, 800);
+        page = Chrome.signIn(context, "rosa.eklund");
+        bench = new BenchHands(page);
+        Chrome.sealed(page, "As much in as out", 3, "From both sides");
+        double[][] starts = {{5, 5, 0}, {0, 0, 10}, {8, 3, 0}, {2, 2, 6}};
+        double sum = 0;
+        for (int row = 1; row <= starts.length; row++) {
+            if (row > 1) {
+                Chrome.button(page, "Restart with these settings").click();
+            }
+            String[] names = {"H₂", "I₂", "HI"};
+            double[] ends = new double[names.length];
+            for (int i = 0; i < names.length; i++) {
+                bench.set(names[i] + " put in", LabHands.print(starts[row - 1][i], 1));
+            }
+            bench.runTo("a time", "1500");
+            for (int i = 0; i < names.length; i++) {
+                ends[i] = bench.channel("iodide-" + (i + 1) + "-n");
+                Chrome.cell(page, names[i] + " at the start", row).fill(LabHands.print(starts[row - 1][i], 1));
+                Chrome.cell(page, names[i] + " at the end", row).fill(LabHands.print(ends[i], 2));
+            }
+            double k = ends[2] * ends[2] / (ends[0] * ends[1]);
+            assertThat(k).isCloseTo(54.6, within(1.5));
+            sum += k;
+        }
+        Chrome.part(page, "Analyse");
+        Locator question = Chrome.question(page, "What is K for H₂");
+        Chrome.answer(question, LabHands.print(starts.length / sum, 5), "");
+        assertThat(question).containsText("What is made stands above the line");
+        Chrome.answer(question, LabHands.print(sum / starts.length, 1), "");
+        assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+    }
+
     /** Carbon dioxide in the vessel in mol, as the bars tell. */
     private double dioxide() {
         Matcher told = Pattern.compile("Carbon dioxide ([0-9.]+) mol").matcher(page.locator("[data-ledger=amounts] > "

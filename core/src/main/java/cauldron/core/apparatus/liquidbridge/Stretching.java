@@ -18,6 +18,8 @@ final class Stretching {
     /** Cosine of the sharpest turn between two steps. */
     private static final double STRAIGHT = 0.96;
     private static final int SECTIONS = 40;
+    /** Places on the arc nearer than this, in R, make one widest bridge. */
+    private static final double ALIKE = 1.0 / 1024;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
     /** Nearer to the widest gap than this a bridge can't be told from the widest. */
     private static final double AT_THE_END = 1e-8;
@@ -117,7 +119,8 @@ final class Stretching {
                 gapA = gap(before, direction, a);
             }
         }
-        return known(before.along(law, volume, direction, (low + high) / 2));
+        // The gap is flat there, so a coarse place costs a millionth of it and is the same on every machine.
+        return known(before.along(law, volume, direction, Math.rint((low + high) / 2 / ALIKE) * ALIKE));
     }
 
     private double gap(BridgeShape now, double[] direction, double length) {
