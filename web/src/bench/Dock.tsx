@@ -4,6 +4,7 @@ import { Bars } from './Bars';
 import { CameTo } from './CameTo';
 import { ProfileGraph } from './ProfileGraph';
 import { Readouts } from './Readouts';
+import { readoutsNow } from './words';
 import type { BenchState } from './useBench';
 
 export interface Shown {
@@ -35,7 +36,12 @@ export function Dock({ bench, shown, behind }: { bench: BenchState; shown: Shown
         <section key={i} className="flex flex-col gap-2">
           {two && <h2 className="font-bold">Bench {'AB'[i]}</h2>}
           {shown.readouts.length > 0 && (
-            <Readouts m={m} shown={shown.readouts} values={run.channels()} bodies={run.bodies()} />
+            <Readouts
+              m={m}
+              shown={readoutsNow(m, shown.readouts, run.bodies())}
+              values={run.channels()}
+              bodies={run.bodies()}
+            />
           )}
           <CameTo m={m} run={run} />
           {shown.bars.map((ledger) => (

@@ -105,7 +105,8 @@ function Bench({ m }: { m: Manifest }) {
       className="grid h-screen bg-paper text-ink"
       style={{
         gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto auto`,
-        gridTemplateColumns: `${leftShown ? '17.5rem ' : ''}minmax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}`,
+        gridTemplateColumns:
+          `${leftShown ? '17.5rem ' : ''}minm` + `ax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}`,
       }}
     >
       <BenchHeader
@@ -215,7 +216,10 @@ function Bench({ m }: { m: Manifest }) {
           )}
           {bins.length > 0 && !pictureOnly && (
             <div
-              className={`grid shrink-0 content-start gap-x-4 overflow-auto bg-sheet px-3 py-2 ${beside ? 'w-1/2 border-l' : 'max-h-[46%] border-t'}`}
+              className={
+                `grid shrink-0 content-start gap-x-4 overflow-auto bg-sheet px-3 py-2 ` +
+                `${beside ? 'w-1/2 border-l' : 'max-h-[46%] border-t'}`
+              }
               style={{
                 gridTemplateColumns: `repeat(${beside ? 1 : Math.max(bins.length, live.sides.length)}, minmax(0,1fr))`,
               }}

@@ -236,7 +236,10 @@ export function Transport({
         />
         {possible.filter((a) => a !== next && !a.breaksOff).map((a) => button(a, false))}
         <span
-          className={`flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full ${acting ? '@max-7xl:-order-1 @max-7xl:basis-full' : ''}`}
+          className={
+            `flex min-w-40 flex-1 items-center gap-2 @max-2xl:-order-1 @max-2xl:basis-full ` +
+            `${acting ? '@max-7xl:-order-1 @max-7xl:basis-full' : ''}`
+          }
         >
           <TimeLine
             m={m}

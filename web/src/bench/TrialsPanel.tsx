@@ -114,7 +114,10 @@ export function TrialsPanel({
                       }
                     />
                     <input
-                      className="w-full min-w-0 rounded-house border border-transparent bg-transparent px-1 font-semibold hover:border-edge"
+                      className={
+                        'w-full min-w-0 rounded-house border border-transparent bg-transparent px-1 ' +
+                        'font-semibold hover:border-edge'
+                      }
                       aria-label={`Name of trial ${t.number}`}
                       value={t.name}
                       placeholder={`Trial ${t.number}`}

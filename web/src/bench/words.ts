@@ -40,6 +40,12 @@ export function isThere(m: Manifest, c: Channel, bodies: string[]) {
   return !c.body || !!bodies[m.bodies.findIndex((b) => b.id === c.body)];
 }
 
+/** Readouts that are shown: those chosen; where none of them is there now, the first that are. */
+export function readoutsNow(m: Manifest, chosen: string[], bodies: string[]) {
+  const there = m.channels.filter((c) => isThere(m, c, bodies)).map((c) => c.id);
+  return chosen.length === 0 || there.some((id) => chosen.includes(id)) ? chosen : there.slice(0, chosen.length);
+}
+
 /** Channels of bodies that are there, by the names they have now. */
 export function channelItems(m: Manifest, bodies: string[]) {
   return m.channels.filter((c) => isThere(m, c, bodies)).map((c) => ({ id: c.id, name: channelName(m, c, bodies) }));

@@ -15,7 +15,10 @@ export function ApparatusList() {
             <p className="text-fine text-soft">{m.topics.join(' · ')}</p>
             <Link
               to={`/bench/${m.id}`}
-              className="mt-auto self-start rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper"
+              className={
+                'mt-auto self-start rounded-house border border-copper bg-copper px-3.5 py-1.5 ' +
+                'font-semibold text-on-copper'
+              }
             >
               Open on the bench
             </Link>

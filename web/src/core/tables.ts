@@ -96,14 +96,10 @@ export interface Bins {
   sd: number | null;
   normal: number[];
 }
-export type Statistics = { count: number; unit: string } & Record<
-  'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError',
-  number | null
-> &
-  Record<
-    `${'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError'}Text`,
-    string
-  >;
+type Measure =
+  'sum' | 'mean' | 'median' | 'min' | 'max' | 'range' | 'lowerQuartile' | 'upperQuartile' | 'sd' | 'standardError';
+export type Statistics = { count: number; unit: string } & Record<Measure, number | null> &
+  Record<`${Measure}Text`, string>;
 
 export const fitKinds = door.fitKinds() as { id: string; name: string }[];
 

@@ -74,7 +74,8 @@ function Histogram({ bins, c, size }: { bins: Bins; c: GraphColumn; size: Size }
           d={bins.normal
             .map(
               (h, i) =>
-                `${i ? 'L' : 'M'}${(sx.range()[0] + ((sx.range()[1] - sx.range()[0]) * i) / last).toFixed(1)} ${sy(h).toFixed(1)}`,
+                `${i ? 'L' : 'M'}${(sx.range()[0] + ((sx.range()[1] - sx.range()[0]) * i) / last).toFixed(1)}` +
+                ` ${sy(h).toFixed(1)}`,
             )
             .join('')}
           fill="none"
@@ -177,7 +178,11 @@ export function BoxPlots({ worked, columns, size }: Props) {
         return (
           <g key={c.id} stroke={colour} strokeWidth="1.6" fill="none" data-box={c.id}>
             <path
-              d={`M${x} ${sy(s.max!)}V${sy(s.upperQuartile!)}M${x} ${sy(s.lowerQuartile!)}V${sy(s.min!)}M${x - half / 2} ${sy(s.max!)}h${half}M${x - half / 2} ${sy(s.min!)}h${half}`}
+              d={
+                `M${x} ${sy(s.max!)}V${sy(s.upperQuartile!)}M${x} ${sy(s.lowerQuartile!)}` +
+                `V${sy(s.min!)}M${x - half / 2} ${sy(s.max!)}h${half}` +
+                `M${x - half / 2} ${sy(s.min!)}h${half}`
+              }
             />
             <rect
               x={x - half}

@@ -36,7 +36,10 @@ export function FitMenu({
           sideOffset={6}
           align="start"
           collisionPadding={8}
-          className="z-40 flex max-h-(--radix-popover-content-available-height) w-96 flex-col gap-3 overflow-auto rounded-house border bg-sheet p-3 text-ink"
+          className={
+            'z-40 flex max-h-(--radix-popover-content-available-height) w-96 flex-col gap-3 ' +
+            'overflow-auto rounded-house border bg-sheet p-3 text-ink'
+          }
           aria-label="Fits"
         >
           {fits.length === 0 && <p className="text-soft">No curve is fitted yet. Add one and choose its kind.</p>}

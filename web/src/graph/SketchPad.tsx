@@ -88,7 +88,10 @@ export function SketchPad({
         className={`peer h-auto w-full touch-none rounded-house border bg-sheet ${fixed ? '' : 'cursor-crosshair'}`}
         role={fixed ? 'img' : 'application'}
         tabIndex={fixed ? undefined : 0}
-        aria-label={`${fixed ? 'Your sketch of' : 'Axes to sketch'} ${axes.y.name} against ${axes.x.name}${strokes.length ? `, ${strokes.length} lines drawn` : ', empty'}`}
+        aria-label={
+          `${fixed ? 'Your sketch of' : 'Axes to sketch'} ${axes.y.name} against ` +
+          `${axes.x.name}${strokes.length ? `, ${strokes.length} lines drawn` : ', empty'}`
+        }
         onPointerDown={(e) => {
           if (fixed || e.button !== 0) return;
           keyed.current = false;

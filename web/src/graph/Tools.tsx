@@ -142,7 +142,10 @@ export function Area({
           preserveAspectRatio="none"
         >
           <path
-            d={`M${sx(points[0].a)} ${base}${points.map((p) => `L${sx(p.a)} ${sy(p.b)}`).join('')}L${sx(points.at(-1)!.a)} ${base}Z`}
+            d={
+              `M${sx(points[0].a)} ${base}${points.map((p) => `L${sx(p.a)} ${sy(p.b)}`).join('')}` +
+              `L${sx(points.at(-1)!.a)} ${base}Z`
+            }
             fill="var(--plum)"
             fillOpacity="0.16"
             data-testid="area"
@@ -188,7 +191,8 @@ export function ReadOff({
     return (
       <>
         {places.cross
-          ? `${x.symbol} = ${printShort(places.cross.x)} ${x.result.unit}, ${y.symbol} = ${printShort(places.cross.y)} ${y.result.unit}`
+          ? `${x.symbol} = ${printShort(places.cross.x)} ${x.result.unit}, ` +
+            `${y.symbol} = ${printShort(places.cross.y)} ${y.result.unit}`
           : 'Point at a place in the graph, or move the lines with the arrow keys.'}
       </>
     );

@@ -40,7 +40,10 @@ export function ViewMenu({
           sideOffset={6}
           align="end"
           collisionPadding={8}
-          className="z-40 flex max-h-(--radix-popover-content-available-height) w-88 flex-col gap-3 overflow-auto rounded-house border bg-sheet p-3 text-ink"
+          className={
+            'z-40 flex max-h-(--radix-popover-content-available-height) w-88 flex-col gap-3 ' +
+            'overflow-auto rounded-house border bg-sheet p-3 text-ink'
+          }
           aria-label="View"
         >
           <Select

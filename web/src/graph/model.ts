@@ -169,7 +169,8 @@ export function ticks(scale: Scale, count: number) {
 
 export function axisTitle(c: GraphColumn | undefined, long: boolean) {
   if (!c) return '';
-  return `${long ? `${c.name}, ` : ''}${symbolText(c.symbol)}${c.result.unit ? ` / ${c.result.unit}` : c.result.asked ? ' / ?' : ''}`;
+  const unit = c.result.unit ? ` / ${c.result.unit}` : c.result.asked ? ' / ?' : '';
+  return `${long ? `${c.name}, ` : ''}${symbolText(c.symbol)}${unit}`;
 }
 
 /** The fits of a choice; one that names no series is of the first. */

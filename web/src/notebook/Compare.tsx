@@ -38,7 +38,9 @@ export function Compare({
           (found &&
             ('error' in found
               ? found.error
-              : `Difference ${found.differenceText}${found.percentText ? `, ${found.percentText}` : ''}. ${found.words}.`))}
+              : `Difference ` +
+                `${found.differenceText}${found.percentText ? `, ${found.percentText}` : ''}. ` +
+                `${found.words}.`))}
       </p>
     </section>
   );

@@ -33,7 +33,8 @@ export function FillDialog({
         <p className={'error' in made ? 'text-copper' : 'text-soft'} aria-live="polite">
           {'error' in made
             ? made.error
-            : `${made.texts.length} rows: ${made.texts.slice(0, 3).join(', ')}${made.texts.length > 3 ? ` … ${made.texts.at(-1)}` : ''}`}
+            : `${made.texts.length} row` +
+              `s: ${made.texts.slice(0, 3).join(', ')}${made.texts.length > 3 ? ` … ${made.texts.at(-1)}` : ''}`}
         </p>
         <Button kind="main" type="submit" disabled={'error' in made}>
           Fill

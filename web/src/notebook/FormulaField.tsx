@@ -149,7 +149,9 @@ export function FormulaField({
                 id={`${id}-${i}`}
                 role="option"
                 aria-selected={i === active}
-                className="flex cursor-pointer gap-3 rounded-house px-2 py-0.5 hover:bg-line/60 aria-selected:bg-line/60"
+                className={
+                  'flex cursor-pointer gap-3 rounded-house px-2 py-0.5 hover:bg-line/60 ' + 'aria-selected:bg-line/60'
+                }
                 onMouseDown={(e) => {
                   e.preventDefault();
                   take(o);

@@ -34,7 +34,10 @@ export const RowMenu = memo(
               title={
                 [row.out && `left out: ${row.out}`, row.note].filter(Boolean).join('\n') || 'What to do with this row'
               }
-              className={`mono flex h-8 w-full items-center justify-center gap-0.5 rounded-house text-fine hover:bg-line/60 ${row.out ? 'text-copper line-through' : 'text-soft'}`}
+              className={
+                `mono flex h-8 w-full items-center justify-center gap-0.5 rounded-house ` +
+                `text-fine hover:bg-line/60 ${row.out ? 'text-copper line-through' : 'text-soft'}`
+              }
             >
               {index + 1}
               {row.note && <StickyNote size={11} aria-label="has a note" className="text-plum" />}

@@ -56,11 +56,15 @@ export function typedCell(t: Typed) {
     <td
       key={c.id}
       role="gridcell"
-      className={`relative p-0 ${t.isShown ? 'outline-2 -outline-offset-1 outline-copper' : t.isSelected ? 'bg-wash' : ''}`}
+      className={
+        `relative p-0 ` + (t.isShown ? 'outline-2 -outline-offset-1 outline-copper' : t.isSelected ? 'bg-wash' : '')
+      }
     >
       <input
         data-place={`${r}/${i}`}
-        aria-label={`${c.name}, row ${r + 1}${row.out ? ', left out' : ''}${cell.reading ? ', read on the picture' : ''}`}
+        aria-label={
+          `${c.name}, row ${r + 1}${row.out ? ', left out' : ''}` + (cell.reading ? ', read on the picture' : '')
+        }
         aria-invalid={!!trouble}
         title={trouble || about}
         readOnly={t.readOnly}

@@ -25,7 +25,11 @@ export function Tabs({
             type="button"
             aria-pressed={i.id === current}
             onClick={() => onChoose(i.id)}
-            className="truncate rounded-t-house border border-b-0 border-transparent px-3 py-0.5 text-fine hover:bg-line/50 aria-pressed:border-line aria-pressed:bg-sheet aria-pressed:font-semibold aria-pressed:text-copper"
+            className={
+              'truncate rounded-t-house border border-b-0 border-transparent px-3 py-0.5 ' +
+              'text-fine hover:bg-line/50 aria-pressed:border-line aria-pressed:bg-sheet ' +
+              'aria-pressed:font-semibold aria-pressed:text-copper'
+            }
           >
             {i.name}
           </button>

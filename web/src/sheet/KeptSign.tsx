@@ -12,13 +12,17 @@ export function KeptSign({ keeping }: { keeping: Keeping }) {
           ? ['text-ochre', `Kept on this device; ${keeping.waiting} waiting for the network`]
           : [
               'text-copper',
-              `Trouble: ${keeping.reason} ${keeping.waiting} ${keeping.waiting === 1 ? 'entry is' : 'entries are'} safe on this device.`,
+              `Trouble: ${keeping.reason} ${keeping.waiting} ` +
+                `${keeping.waiting === 1 ? 'entry is' : 'entries are'} safe on this device.`,
             ];
   return (
     <p
       role="status"
       data-keeping={keeping.state}
-      className={`${keeping.state === 'trouble' ? 'max-w-72' : 'max-w-44'} text-right text-fine leading-tight font-semibold ${color}`}
+      className={
+        `${keeping.state === 'trouble' ? 'max-w-72' : 'max-w-44'} text-right text-fine ` +
+        `leading-tight font-semibold ${color}`
+      }
     >
       {text}
     </p>

@@ -78,7 +78,10 @@ export function ReportButton({
       {trouble && (
         <div
           role="alert"
-          className="absolute top-full right-0 z-20 mt-1 flex w-72 items-start gap-2 rounded-house border border-copper bg-sheet px-3 py-2 text-fine text-copper"
+          className={
+            'absolute top-full right-0 z-20 mt-1 flex w-72 items-start gap-2 rounded-house ' +
+            'border border-copper bg-sheet px-3 py-2 text-fine text-copper'
+          }
         >
           <span className="flex-1">{trouble}</span>
           <Button small kind="quiet" aria-label="Close the message" onClick={() => setTrouble('')}>

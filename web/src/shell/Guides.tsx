@@ -93,7 +93,10 @@ function PassageList({
             type="button"
             aria-current={p.key === current ? 'true' : undefined}
             onClick={() => onGo(p.key)}
-            className="flex w-full items-baseline justify-between gap-4 rounded-house px-2 py-1 text-left hover:bg-line/50 aria-current:font-semibold aria-current:text-copper"
+            className={
+              'flex w-full items-baseline justify-between gap-4 rounded-house px-2 py-1 ' +
+              'text-left hover:bg-line/50 aria-current:font-semibold aria-current:text-copper'
+            }
           >
             {p.title}
             <span className="text-fine font-normal text-soft">{p.guide}</span>

@@ -43,7 +43,8 @@ export function Shell({ children, help }: { children: ReactNode; help?: HelpPlac
   const signOut = useSignOut();
   const [changing, setChanging] = useState(false);
   const place = ({ isActive }: { isActive: boolean }) =>
-    `rounded-house px-2 py-1 ${isActive ? 'font-bold underline decoration-copper decoration-2 underline-offset-8' : 'hover:bg-line/50'}`;
+    `rounded-house px-2 py-1 ` +
+    `${isActive ? 'font-bold underline decoration-copper decoration-2 underline-offset-8' : 'hover:bg-line/50'}`;
   return (
     <div className="flex min-h-full flex-col">
       <header className="flex h-14 items-center gap-6 border-b bg-sheet px-6">

@@ -11,7 +11,8 @@ export function Button({ kind = 'plain', small, className, type = 'button', ...r
     <button
       type={type}
       className={clsx(
-        'inline-flex items-center justify-center gap-1.5 rounded-house border font-semibold whitespace-nowrap disabled:opacity-45',
+        'inline-flex items-center justify-center gap-1.5 rounded-house border ' +
+          'font-semibold whitespace-nowrap disabled:opacity-45',
         small ? 'min-h-7 px-2 text-fine' : 'min-h-9 px-3.5',
         kind === 'main' && 'border-copper bg-copper text-on-copper enabled:hover:brightness-110',
         kind === 'plain' && 'border-edge bg-sheet text-ink enabled:hover:border-ink',
@@ -36,7 +37,9 @@ export function IconButton({
           type="button"
           aria-label={label}
           className={clsx(
-            'inline-flex h-9 min-w-9 items-center justify-center rounded-house border border-edge bg-sheet px-2 font-semibold text-ink enabled:hover:border-ink disabled:opacity-45',
+            'inline-flex h-9 min-w-9 items-center justify-center rounded-house border ' +
+              'border-edge bg-sheet px-2 font-semibold text-ink enabled:hover:border-ink ' +
+              'disabled:opacity-45',
             className,
           )}
           {...rest}
@@ -59,7 +62,8 @@ export const menuItem =
   'flex items-center gap-2 rounded-house px-2 py-1 outline-none data-highlighted:bg-line/60 data-disabled:opacity-45';
 
 export const inputClass =
-  'rounded-house border border-edge bg-sheet px-2.5 min-h-9 text-ink placeholder:text-soft aria-[invalid=true]:border-copper';
+  'rounded-house border border-edge bg-sheet px-2.5 min-h-9 text-ink ' +
+  'placeholder:text-soft aria-[invalid=true]:border-copper';
 
 export function Field({
   label,
@@ -144,9 +148,17 @@ export function Toggle({
         id={id}
         checked={checked}
         onCheckedChange={onChange}
-        className="h-5 w-9 shrink-0 rounded-full border border-edge bg-line data-[state=checked]:border-verdigris data-[state=checked]:bg-verdigris"
+        className={
+          'h-5 w-9 shrink-0 rounded-full border border-edge bg-line ' +
+          'data-[state=checked]:border-verdigris data-[state=checked]:bg-verdigris'
+        }
       >
-        <RadixSwitch.Thumb className="block h-4 w-4 translate-x-px rounded-full bg-sheet transition-transform motion-reduce:transition-none data-[state=checked]:translate-x-4" />
+        <RadixSwitch.Thumb
+          className={
+            'block h-4 w-4 translate-x-px rounded-full bg-sheet transition-transform ' +
+            'motion-reduce:transition-none data-[state=checked]:translate-x-4'
+          }
+        />
       </RadixSwitch.Root>
       <label htmlFor={id}>{label}</label>
     </span>
@@ -223,7 +235,8 @@ export function Dialog({
         <RadixDialog.Content
           aria-describedby={undefined}
           className={clsx(
-            'fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-house border border-line bg-sheet p-6',
+            'fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 ' +
+              '-translate-y-1/2 overflow-auto rounded-house border border-line bg-sheet p-6',
             full ? 'flex h-[92vh] flex-col' : wide ? 'max-w-2xl' : 'max-w-md',
           )}
         >

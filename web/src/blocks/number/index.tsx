@@ -75,14 +75,18 @@ function Question({ block, context }: ViewProps<'number'>) {
       {!readOnly && !lacks && left < block.tries && (feedback ?? before)?.verdict !== 'right' && (
         <p className={`text-fine ${left === 0 ? 'text-copper' : 'text-soft'}`} data-testid="tries-left">
           {left === 0
-            ? 'Your tries are used up. An answer is still kept, but brings no points until your teacher opens the question again.'
+            ? 'Your tries are used up. An answer is still kept, but brings no points until ' +
+              'your teacher opens the question again.'
             : `${left} of ${block.tries} tries left.`}
         </p>
       )}
       <div role="status">
         {shown && (
           <p
-            className={`rounded-house border-l-3 px-3 py-2 ${shown.verdict === 'right' ? 'border-verdigris bg-stage' : 'border-ochre bg-wash'}`}
+            className={
+              `rounded-house border-l-3 px-3 py-2 ` +
+              `${shown.verdict === 'right' ? 'border-verdigris bg-stage' : 'border-ochre bg-wash'}`
+            }
             data-verdict={shown.verdict}
           >
             {shown.verdict === 'right' ? '✓ ' : ''}

@@ -24,7 +24,10 @@ export function Markers({ laidAs, state: s, picture }: Drawn<object>) {
           className="cursor-crosshair"
           tabIndex={0}
           role="button"
-          aria-label="Position marker: click where the thing is, or aim with the arrow keys, with Shift finely, and press Enter"
+          aria-label={
+            'Position marker: click where the thing is, or aim with the arrow keys, with ' +
+            'Shift finely, and press Enter'
+          }
           onFocus={() => setAiming(true)}
           onBlur={() => setAiming(false)}
           onPointerDown={(e) => {

@@ -50,7 +50,10 @@ export function SpringScale({ laidAs, instrument, name, place, state, onMove }: 
         role="button"
         className="cursor-move"
         onKeyDown={keys}
-        aria-label={`${name}, hooked in at: ${force?.name.toLowerCase() ?? 'nothing'}. Drag it; arrow keys move it, with Shift finely`}
+        aria-label={
+          `${name}, hooked in at: ${force?.name.toLowerCase() ?? 'nothing'}. Drag it; ` +
+          `arrow keys move it, with Shift finely`
+        }
         {...slide}
       >
         <path d={`M${WIDE / 2} -54v-14m-7 0a7 7 0 1 1 14 0`} fill="none" stroke="var(--copper)" strokeWidth={2} />

@@ -113,7 +113,10 @@ function Sled({ tail, wall, nose, before, to, rule: { k, y }, children }: SledPr
   return (
     <g data-part={to > 0 ? 'sled' : 'second sled'}>
       <path
-        d={`M${tail} ${y(0.42)}V${y(1.2)}L${tail + to * 0.28 * k} ${roof}H${whole - to * 0.14 * k}L${wall} ${y(0.98)}V${y(0.42)}Z`}
+        d={
+          `M${tail} ${y(0.42)}V${y(1.2)}L${tail + to * 0.28 * k} ${roof}` +
+          `H${whole - to * 0.14 * k}L${wall} ${y(0.98)}V${y(0.42)}Z`
+        }
         {...LINE}
         fill="var(--sheet)"
         strokeWidth={2.2}

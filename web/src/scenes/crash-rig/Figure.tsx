@@ -71,7 +71,8 @@ function Inside({ picture, rule: { k, y } }: { picture: Picture; rule: Ruled }) 
   const head = Math.max(dash - picture.get('bag.head'), picture.get('head.x') + HEAD * k);
   const bag =
     `M${wheel} ${y(0.84)}C${chest} ${y(0.78)} ${chest} ${y(0.9)} ${chest} ${y(1.02)}` +
-    `S${head} ${y(1.16)} ${head} ${y(1.36)}S${head} ${y(1.56)} ${dash} ${y(1.52)}L${dash} ${y(1.24)}L${wheel} ${y(1.12)}Z`;
+    (`S${head} ${y(1.16)} ${head} ${y(1.36)}S${head} ${y(1.56)} ${dash} ${y(1.52)}` +
+      `L${dash} ${y(1.24)}L${wheel} ${y(1.12)}Z`);
   return (
     <g>
       <g {...LINE} strokeWidth={1.6}>
@@ -107,7 +108,11 @@ function Belt({ seat, chest, slack, rule: { k, y } }: { seat: number; chest: num
   const before = chest + (CHEST_DEPTH / 2) * k + slack;
   return (
     <path
-      d={`M${seat - 0.06 * k} ${y(1.24)}L${chest} ${y(1.21)}Q${before} ${y(1.2)} ${before} ${y(1.0)}T${chest + 0.02 * k} ${y(0.6)}L${seat + 0.08 * k} ${y(0.5)}`}
+      d={
+        `M${seat - 0.06 * k} ${y(1.24)}L${chest} ${y(1.21)}` +
+        `Q${before} ${y(1.2)} ${before} ${y(1.0)}T${chest + 0.02 * k} ${y(0.6)}` +
+        `L${seat + 0.08 * k} ${y(0.5)}`
+      }
       {...LINE}
       stroke="var(--copper)"
       strokeWidth={slack > 0.5 ? 2.4 : 3.4}

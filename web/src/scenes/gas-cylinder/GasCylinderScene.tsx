@@ -26,8 +26,11 @@ export function GasCylinderScene({ picture, layers }: PropsOf<'gas-cylinder'>) {
       <path
         d={
           slot > 0
-            ? `M${end + wall} ${top}V${top - wall}H${left - wall}V${rod - slot}H${left}V${top}ZM${left} ${rod + slot}V${bottom}H${end + wall}V${bottom + wall}H${left - wall}V${rod + slot}Z`
-            : `M${end + wall} ${top}V${top - wall}H${left - wall}V${bottom + wall}H${end + wall}V${bottom}H${left}V${top}Z`
+            ? `M${end + wall} ${top}V${top - wall}H${left - wall}V${rod - slot}H${left}V${top}Z` +
+              `M${left} ${rod + slot}V${bottom}H${end + wall}V${bottom + wall}H${left - wall}` +
+              `V${rod + slot}Z`
+            : `M${end + wall} ${top}V${top - wall}H${left - wall}V${bottom + wall}` +
+              `H${end + wall}V${bottom}H${left}V${top}Z`
         }
         fill={solid}
         strokeWidth={1.4}
@@ -100,7 +103,10 @@ export function GasCylinderScene({ picture, layers }: PropsOf<'gas-cylinder'>) {
         {...line}
       />
       <path
-        d={`M${piston + 5 * nm} ${rod - 2 * nm}H${2 * picture.width}M${piston + 5 * nm} ${rod + 2 * nm}H${2 * picture.width}`}
+        d={
+          `M${piston + 5 * nm} ${rod - 2 * nm}H${2 * picture.width}` +
+          `M${piston + 5 * nm} ${rod + 2 * nm}H${2 * picture.width}`
+        }
         strokeWidth={1.4}
         {...line}
       />
@@ -116,7 +122,10 @@ export function GasCylinderScene({ picture, layers }: PropsOf<'gas-cylinder'>) {
         [-28, -14, 14, 28].map((d) => (
           <path
             key={d}
-            d={`M${piston + 15 * nm} ${rod + d * nm}h${-8 * nm}m${2.5 * nm} ${-1.6 * nm}l${-2.5 * nm} ${1.6 * nm}l${2.5 * nm} ${1.6 * nm}`}
+            d={
+              `M${piston + 15 * nm} ${rod + d * nm}h${-8 * nm}m${2.5 * nm} ${-1.6 * nm}` +
+              `l${-2.5 * nm} ${1.6 * nm}l${2.5 * nm} ${1.6 * nm}`
+            }
             fill="none"
             strokeWidth={1.6}
             {...line}
@@ -144,7 +153,11 @@ function Length({ from, to, y, nm, type }: { from: number; to: number; y: number
   return (
     <g stroke="var(--soft)" fill="none">
       <path
-        d={`M${from} ${y - a}v${2 * a}M${to} ${y - a}v${2 * a}M${from} ${y}H${to}M${from + a} ${y - a / 2}l${-a} ${a / 2}l${a} ${a / 2}M${to - a} ${y - a / 2}l${a} ${a / 2}l${-a} ${a / 2}`}
+        d={
+          `M${from} ${y - a}v${2 * a}M${to} ${y - a}v${2 * a}M${from} ${y}H${to}` +
+          `M${from + a} ${y - a / 2}l${-a} ${a / 2}l${a} ${a / 2}M${to - a} ${y - a / 2}` +
+          `l${a} ${a / 2}l${-a} ${a / 2}`
+        }
         vectorEffect="non-scaling-stroke"
       />
       <text

@@ -49,7 +49,10 @@ export function HangingSpringScene({ picture, layers }: PropsOf<'hanging-spring'
       <path d={`M${x - 0.3 * s} ${y}h${0.6 * s}M${x} ${y - 0.3 * s}v${0.6 * s}`} {...line} strokeWidth={1.2} />
       {picture.get('hand.on') === 1 && (
         <path
-          d={`M${x - 1.7 * s} ${y - s}v${2 * s}M${x + 1.7 * s} ${y - s}v${2 * s}M${x - 1.7 * s} ${y}h${0.7 * s}M${x + 1.7 * s} ${y}h${-0.7 * s}`}
+          d={
+            `M${x - 1.7 * s} ${y - s}v${2 * s}M${x + 1.7 * s} ${y - s}v${2 * s}` +
+            `M${x - 1.7 * s} ${y}h${0.7 * s}M${x + 1.7 * s} ${y}h${-0.7 * s}`
+          }
           {...line}
           stroke="var(--copper)"
           strokeWidth={2.5}

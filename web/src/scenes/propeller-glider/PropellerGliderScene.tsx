@@ -93,7 +93,10 @@ export function PropellerGliderScene({ picture, layers, view }: PropsOf<'propell
       <Blade x={hook + 0.035 * m} axis={axis} down={picture.get('blade.down') === 1} m={m} line={line} />
       <path
         data-part="glider"
-        d={`M${x - half} ${y - 0.004 * m}v${-0.03 * m}l${0.02 * m} ${-0.025 * m}h${2 * half - 0.04 * m}l${0.02 * m} ${0.025 * m}v${0.03 * m}Z`}
+        d={
+          `M${x - half} ${y - 0.004 * m}v${-0.03 * m}l${0.02 * m} ${-0.025 * m}` +
+          `h${2 * half - 0.04 * m}l${0.02 * m} ${0.025 * m}v${0.03 * m}Z`
+        }
         {...line}
         fill="color-mix(in srgb, var(--ochre) 45%, var(--stage))"
         strokeWidth={1.8}
@@ -195,7 +198,9 @@ function ScaleClose({
   let marks = '';
   const names: number[] = [];
   for (let i = -5; i <= 50 * full; i++) {
-    marks += `M${zero + i * 0.02 * newton} ${axis - 0.1 * newton}v${-tall * (i % 25 === 0 ? 1 : i % 5 === 0 ? 0.75 : 0.45)}`;
+    marks +=
+      `M${zero + i * 0.02 * newton} ${axis - 0.1 * newton}` +
+      `v${-tall * (i % 25 === 0 ? 1 : i % 5 === 0 ? 0.75 : 0.45)}`;
     if (i % 25 === 0) names.push(i * 0.02);
   }
   const left = zero - 0.35 * newton;
@@ -242,7 +247,10 @@ function ScaleClose({
       <path d={coil} {...line} strokeWidth={1.6} strokeLinejoin="round" />
       <path
         data-part="pointer"
-        d={`M${pointer} ${axis - 0.1 * newton}l${-0.035 * newton} ${0.11 * newton}v${0.3 * newton}h${0.07 * newton}v${-0.3 * newton}Z`}
+        d={
+          `M${pointer} ${axis - 0.1 * newton}l${-0.035 * newton} ${0.11 * newton}` +
+          `v${0.3 * newton}h${0.07 * newton}v${-0.3 * newton}Z`
+        }
         {...line}
         fill="var(--copper)"
         stroke="var(--copper)"

@@ -53,7 +53,10 @@ export function Dish(all: In) {
       {(what === CARBONATE || what === TABLET) && <Solid {...all} />}
       {what !== PRECIPITATE && <Bubbles {...all} bottom={bottom} />}
       <path
-        d={`M${x - R * k - 0.003 * k} ${y - TALL * k}l${0.003 * k} ${0.004 * k}V${y}H${x + R * k}V${y - (TALL - 0.004) * k}l${0.003 * k} ${-0.004 * k}`}
+        d={
+          `M${x - R * k - 0.003 * k} ${y - TALL * k}l${0.003 * k} ${0.004 * k}V${y}` +
+          `H${x + R * k}V${y - (TALL - 0.004) * k}l${0.003 * k} ${-0.004 * k}`
+        }
         {...LINE}
         strokeWidth={1.8}
       />
@@ -88,7 +91,11 @@ function Solid({ x, y, k, what, together, progress }: In) {
         return (
           <path
             key={i}
-            d={`M${cx - size} ${cy + 0.5 * size}l${0.4 * size} ${-size}l${0.9 * size} ${-0.2 * size}l${0.7 * size} ${0.8 * size}l${-0.5 * size} ${0.6 * size}Z`}
+            d={
+              `M${cx - size} ${cy + 0.5 * size}l${0.4 * size} ${-size}` +
+              `l${0.9 * size} ${-0.2 * size}l${0.7 * size} ${0.8 * size}` +
+              `l${-0.5 * size} ${0.6 * size}Z`
+            }
             {...LINE}
             fill={CHALK}
             strokeWidth={1}
@@ -188,7 +195,11 @@ function Wool({ x, y, k, progress, lively }: In) {
         />
       )}
       <path
-        d={`M${x - 0.034 * k} ${y - 0.011 * k}q${0.004 * k} ${0.011 * k} ${0.014 * k} ${0.011 * k}h${0.04 * k}q${0.01 * k} 0 ${0.014 * k} ${-0.011 * k}`}
+        d={
+          `M${x - 0.034 * k} ${y - 0.011 * k}` +
+          `q${0.004 * k} ${0.011 * k} ${0.014 * k} ${0.011 * k}h${0.04 * k}` +
+          `q${0.01 * k} 0 ${0.014 * k} ${-0.011 * k}`
+        }
         {...LINE}
         strokeWidth={2}
       />

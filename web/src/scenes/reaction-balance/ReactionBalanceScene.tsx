@@ -33,7 +33,8 @@ export function ReactionBalanceScene({ picture }: PropsOf<'reaction-balance'>) {
       <path
         d={
           `M${x - 0.045 * k} ${at(MOUTH)}q0 ${0.012 * k} ${-0.02 * k} ${0.016 * k}V${at(0.006)}` +
-          `q0 ${0.006 * k} ${0.006 * k} ${0.006 * k}H${x + (JAR - 0.006) * k}q${0.006 * k} 0 ${0.006 * k} ${-0.006 * k}` +
+          (`q0 ${0.006 * k} ${0.006 * k} ${0.006 * k}H${x + (JAR - 0.006) * k}q${0.006 * k} ` +
+            `0 ${0.006 * k} ${-0.006 * k}`) +
           `V${at(MOUTH) + 0.016 * k}q${-0.02 * k} ${-0.004 * k} ${-0.02 * k} ${-0.016 * k}`
         }
         {...LINE}
@@ -96,7 +97,10 @@ function Balance({
   return (
     <g>
       <path
-        d={`M${x - wide * 0.92 * k} ${y + plate}H${x + wide * 0.92 * k}L${x + wide * k} ${y + tall * k}H${x - wide * k}Z`}
+        d={
+          `M${x - wide * 0.92 * k} ${y + plate}H${x + wide * 0.92 * k}` +
+          `L${x + wide * k} ${y + tall * k}H${x - wide * k}Z`
+        }
         {...STEEL}
       />
       <rect x={x - half * k} y={y} width={2 * half * k} height={plate} {...STEEL} fill="var(--edge)" />
@@ -185,12 +189,20 @@ function Balloon({ x, y, k, r }: { x: number; y: number; k: number; r: number })
         <ellipse cx={x + 0.009 * k} cy={y - neck - 0.008 * k} rx={0.021 * k} ry={0.011 * k} {...skin} />
       ) : (
         <path
-          d={`M${x - 0.4 * neck} ${y - 0.8 * neck}L${x - 0.62 * r} ${y - 0.7 * neck - 0.4 * r}A${r} ${r} 0 1 1 ${x + 0.62 * r} ${y - 0.7 * neck - 0.4 * r}L${x + 0.4 * neck} ${y - 0.8 * neck}Z`}
+          d={
+            `M${x - 0.4 * neck} ${y - 0.8 * neck}L${x - 0.62 * r} ${y - 0.7 * neck - 0.4 * r}` +
+            `A${r} ${r} 0 1 1 ${x + 0.62 * r} ${y - 0.7 * neck - 0.4 * r}` +
+            `L${x + 0.4 * neck} ${y - 0.8 * neck}Z`
+          }
           {...skin}
         />
       )}
       <path
-        d={`M${x - 0.048 * k} ${y + 0.006 * k}V${y - 0.002 * k}L${x - 0.4 * neck} ${y - neck}h${0.8 * neck}L${x + 0.048 * k} ${y - 0.002 * k}V${y + 0.006 * k}Z`}
+        d={
+          `M${x - 0.048 * k} ${y + 0.006 * k}V${y - 0.002 * k}` +
+          `L${x - 0.4 * neck} ${y - neck}h${0.8 * neck}L${x + 0.048 * k} ${y - 0.002 * k}` +
+          `V${y + 0.006 * k}Z`
+        }
         {...skin}
       />
     </g>

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 
 /**
  * A setting that is one of several named things.
@@ -33,6 +34,14 @@ public final class Choice<T> extends Setting {
     public Choice<T> option(String id, String name, T value) {
         stillOpen();
         options.add(new Option<>(id, name, value));
+        return this;
+    }
+
+    /** Offers each of a list, by what it is told and called by. */
+    public Choice<T> options(T[] all, Function<T, String> ids, Function<T, String> names) {
+        for (T one : all) {
+            option(ids.apply(one), names.apply(one), one);
+        }
         return this;
     }
 

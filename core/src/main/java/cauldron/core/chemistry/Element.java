@@ -102,7 +102,7 @@ public final class Element implements Comparable<Element> {
     }
 
     /** Name, in small letters. */
-    public String elementName() {
+    public String name() {
         return name;
     }
 

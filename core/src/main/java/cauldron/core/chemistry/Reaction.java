@@ -90,16 +90,6 @@ public final class Reaction {
         return terms.stream().filter(t -> t.count() > 0).toList();
     }
 
-    /** How many times it gives a substance; negative where it takes it, 0 where it has no part in it. */
-    public int count(Substance substance) {
-        for (Term term : terms) {
-            if (term.substance().equals(substance)) {
-                return term.count();
-            }
-        }
-        return 0;
-    }
-
     /**
      * How far it can go: the least of what is there of each substance taken, over its number.
      *

@@ -12,20 +12,13 @@ public record Substance(String called, Formula formula, Phase phase) {
     /** How a substance is there. */
     public enum Phase {
         /** As a gas. */
-        GAS("g"),
+        GAS,
         /** As a pure liquid. */
-        LIQUID("l"),
+        LIQUID,
         /** As a solid. */
-        SOLID("s"),
+        SOLID,
         /** Dissolved in water. */
-        DISSOLVED("aq");
-
-        /** As it stands behind a formula. */
-        public final String sign;
-
-        Phase(String sign) {
-            this.sign = sign;
-        }
+        DISSOLVED
     }
 
     /** A gas. */

@@ -32,7 +32,7 @@ public enum Liquid {
     /** H₂O. */
     WATER("water", "water", 72.736, 71.972, 998.2, 0.207e-3, 1.002, 0.890, 8);
 
-    /** Its id, and what it is called. */
+    /** Never changes: recipes are kept with it. */
     public final String id;
     /** What it is called. */
     public final String inWords;

@@ -29,7 +29,8 @@ public final class EquilibriumFlask extends Apparatus {
     static final double TALL = 0.2;
     private static final double[][] FIRST = {{5, 5, 0}, {2, 2, 0}, {4, 10, 0}, {5, 0, 0}, {5, 5, 0, 0}};
 
-    final Choice<Reversible> reaction = reactions(choice("reaction", "Reaction", Reversible.class));
+    final Choice<Reversible> reaction = choice("reaction", "Reaction", Reversible.class)
+            .options(Reversible.values(), o -> o.id, o -> o.inWords);
     final Ledger amounts = ledger("amounts", "Amounts");
     final List<Vessel> vessels = vessels();
     final Switch catalyst = toggle("catalyst", "Catalyst").live();
@@ -89,13 +90,6 @@ public final class EquilibriumFlask extends Apparatus {
                 .with(reaction, Reversible.NITROGEN_AND_HYDROGEN.id).with(catalyst, true)
                 .reading(ammonia.matter.get(2).amount, ammonia.quotient, ammonia.constant).graphing(forward, back)
                         .at(0);
-    }
-
-    private static Choice<Reversible> reactions(Choice<Reversible> choice) {
-        for (Reversible one : Reversible.values()) {
-            choice.option(one.id, one.inWords, one);
-        }
-        return choice;
     }
 
     private List<Vessel> vessels() {

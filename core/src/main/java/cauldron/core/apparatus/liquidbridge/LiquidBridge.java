@@ -31,7 +31,8 @@ public final class LiquidBridge extends Apparatus {
     /** Radius of the studs' faces in m. */
     static final double FACE = 0.002;
 
-    final Choice<Liquid> liquid = liquids(choice("liquid", "Liquid", Liquid.class)).first("water");
+    final Choice<Liquid> liquid = choice("liquid", "Liquid", Liquid.class)
+            .options(Liquid.values(), o -> o.id, o -> o.inWords).first("water");
     final Amount volume = amount("volume", "V", "Volume of the drop", "mm³").within(30, 50).step(0.5).first(40);
     final Amount temperature = amount("temperature", "T", "Temperature", "°C").within(10, 40).step(1).first(20);
     final Amount start = amount("start", "h_0", "Gap at first", "mm").within(2.8, 3.4).step(0.1).first(3);
@@ -90,13 +91,6 @@ public final class LiquidBridge extends Apparatus {
         setUp("longer-chains", "Longer chains", "Hexane, octane, decane: the longer the molecule, the stronger they "
                 + "hold together. Draw out one after the other and look at the widest gap.")
                 .with(liquid, "hexane").reading(gap, pull).graphing(pull).at(0);
-    }
-
-    private static Choice<Liquid> liquids(Choice<Liquid> choice) {
-        for (Liquid one : Liquid.values()) {
-            choice.option(one.id, one.inWords, one);
-        }
-        return choice;
     }
 
     @Override

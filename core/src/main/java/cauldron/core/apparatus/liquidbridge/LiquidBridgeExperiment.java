@@ -63,6 +63,8 @@ final class LiquidBridgeExperiment extends Experiment {
     private final LoneDrop hanging;
     /** How long the neck takes to thin to nothing, in s. */
     private final double thins;
+    private Outline seen;
+    private double seenAt;
 
     LiquidBridgeExperiment(LiquidBridge declared, Settings settings) {
         super(declared, settings);
@@ -192,7 +194,12 @@ final class LiquidBridgeExperiment extends Experiment {
 
     private Outline shape() {
         double gap = gapAt(now.get()) / LiquidBridge.FACE;
-        return new Outline(stretching, stretching.at(gap));
+        // Both halves, the neck and the readings ask for it at one instant.
+        if (seen == null || seenAt != gap) {
+            seen = new Outline(stretching, stretching.at(gap));
+            seenAt = gap;
+        }
+        return seen;
     }
 
     @Override

@@ -40,7 +40,8 @@ public final class ReactionBalance extends Apparatus {
         }
     }
 
-    final Choice<Mixing> mixing = mixings(choice("mixing", "In the dish", Mixing.class));
+    final Choice<Mixing> mixing = choice("mixing", "In the dish", Mixing.class)
+            .options(Mixing.values(), o -> o.id, o -> o.inWords);
     final Amount chips = mass("chips", "m_1", "Marble chips", 0.2, 2, 1, Mixing.CARBONATE);
     final Amount acid = volume("acid", "V_2", "Hydrochloric acid, 2 mol/L", 5, 40, 20, Mixing.CARBONATE);
     final Amount wool = mass("wool", "m_1", "Steel wool", 0.2, 2, 1, Mixing.WOOL);
@@ -50,8 +51,10 @@ public final class ReactionBalance extends Apparatus {
     final Amount peroxide = volume("peroxide", "V_1", "Hydrogen peroxide, 10 %", 5, 30, 15, Mixing.FOAM);
     final Amount chloride = volume("chloride", "V_1", "Calcium chloride, 1 mol/L", 5, 40, 20, Mixing.PRECIPITATE);
     final Amount carbonate = volume("carbonate", "V_2", "Sodium carbonate, 1 mol/L", 5, 40, 10, Mixing.PRECIPITATE);
-    final Choice<Closed> closed = closings(choice("closed", "The jar is", Closed.class)).live();
-    final Choice<Gas> gas = gases(choice("gas", "Gas in it at first", Gas.class));
+    final Choice<Closed> closed = choice("closed", "The jar is", Closed.class)
+            .options(Closed.values(), o -> o.id, o -> o.inWords).live();
+    final Choice<Gas> gas = choice("gas", "Gas in it at first", Gas.class)
+            .options(Gas.values(), o -> o.id, o -> o.inWords);
 
     final Ledger masses = ledger("masses", "Where the mass is, counted from the start");
 
@@ -145,27 +148,6 @@ public final class ReactionBalance extends Apparatus {
 
     private Channel mass(String id, String symbol, String name) {
         return channel(id, symbol, name, "g").typically(-1, 1).decimals(3).in(masses);
-    }
-
-    private static Choice<Mixing> mixings(Choice<Mixing> choice) {
-        for (Mixing one : Mixing.values()) {
-            choice.option(one.id, one.inWords, one);
-        }
-        return choice;
-    }
-
-    private static Choice<Closed> closings(Choice<Closed> choice) {
-        for (Closed one : Closed.values()) {
-            choice.option(one.id, one.inWords, one);
-        }
-        return choice;
-    }
-
-    private static Choice<Gas> gases(Choice<Gas> choice) {
-        for (Gas one : Gas.values()) {
-            choice.option(one.id, one.inWords, one);
-        }
-        return choice;
     }
 
     @Override

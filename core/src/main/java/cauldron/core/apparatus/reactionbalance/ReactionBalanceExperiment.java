@@ -116,15 +116,17 @@ final class ReactionBalanceExperiment extends OdeExperiment {
     @Override
     protected void changed(Setting setting, Settings before, EventSink sink) {
         apply(settings());
+        // Whatever comes next, the jar stands open in between: what was under pressure, or in the balloon, goes out at
+        // once, and what was drawn thin is filled up with air.
         double[] y = state();
-        if (closed == Closed.OPEN) {
-            // What was under pressure goes out at once; what was drawn thin is filled up with air.
-            double over = total(y) - OUTSIDE * VOLUME / RT;
-            for (int i = 0; i < Gas.KINDS; i++) {
-                double gone = over * (over > 0 ? share(y, i) : Gas.AIR.share(i));
-                y[out[i]] += gone;
-                y[in[i]] -= gone;
-            }
+        double over = total(y) - OUTSIDE * VOLUME / RT;
+        double[] gone = new double[Gas.KINDS];
+        for (int i = 0; i < Gas.KINDS; i++) {
+            gone[i] = over * (over > 0 ? share(y, i) : Gas.AIR.share(i));
+        }
+        for (int i = 0; i < Gas.KINDS; i++) {
+            y[out[i]] += gone[i];
+            y[in[i]] -= gone[i];
         }
     }
 

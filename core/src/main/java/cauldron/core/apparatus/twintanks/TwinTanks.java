@@ -34,7 +34,8 @@ public final class TwinTanks extends Apparatus {
 
     final Amount upper = amount("upper", "T_1", "Water above, at the start", "°C").within(2, 98).step(1).first(20);
     final Amount lower = amount("lower", "T_2", "Water below, at the start", "°C").within(2, 98).step(1).first(70);
-    final Choice<Neck> neck = necks(choice("neck", "In the neck", Neck.class)).first("open");
+    final Choice<Neck> neck = choice("neck", "In the neck", Neck.class)
+            .options(Neck.values(), o -> o.id, o -> o.inWords).first("open");
     final Choice<Double> section = choice("section", "Section of the neck", Double.class)
             .option("narrow", "narrow, 4 cm²", 4e-4).option("wide", "wide, 12 cm²", 12e-4);
     final Amount loss = amount("loss", "G", "Loss to the room, each tank", "W/K").within(0, 2).step(0.05).first(0)
@@ -97,13 +98,6 @@ public final class TwinTanks extends Apparatus {
                 + "Look at the two densities. Then both ten degrees warmer: run again.")
                 .with(upper, 4.0).with(lower, 2.0).reading(above, below, densityAbove, densityBelow)
                 .graphing(above, below).at(0);
-    }
-
-    private static Choice<Neck> necks(Choice<Neck> choice) {
-        for (Neck one : Neck.values()) {
-            choice.option(one.id, one.inWords, one);
-        }
-        return choice;
     }
 
     private Channel energy(String id, String symbol, String name) {

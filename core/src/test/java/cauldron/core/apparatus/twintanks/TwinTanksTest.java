@@ -47,6 +47,33 @@ class TwinTanksTest {
         assertThat(run.read(TANKS.mixed)).as("nothing goes through").isZero();
     }
 
+    /**
+     * The time to a temperature by quadrature: all heat stays in the two waters, so the one temperature gives the other,
+     * and t = ∫ m c dT / (k A/L (T₁ − T₂)).
+     */
+    @ParameterizedTest
+    @CsvSource({"51, 49, 50.3", "20, 70, 38", "90, 5, 60"})
+    void throughACoreItTakesTheTimeThatAnIntegralGives(double above, double below, double until) {
+        double m1 = 5e-4 * Water.density(above);
+        double m2 = 5e-4 * Water.density(below);
+        double all = m1 * Water.enthalpy(above) + m2 * Water.enthalpy(below);
+        int n = 2000;
+        double step = (until - above) / n;
+        double time = 0;
+        for (int i = 0; i <= n; i++) {
+            double t1 = above + i * step;
+            double t2 = below;
+            for (int k = 0; k < 20; k++) {
+                t2 -= (m1 * Water.enthalpy(t1) + m2 * Water.enthalpy(t2) - all) / (m2 * Water.heatCapacity(t2));
+            }
+            double weight = i == 0 || i == n ? 1 : i % 2 == 1 ? 4 : 2;
+            time += weight * step / 3 * m1 * Water.heatCapacity(t1) / (401 * 12e-4 / 0.05 * (t2 - t1));
+        }
+        Run run = run("upper", above, "lower", below, "neck", "copper", "section", "wide");
+        run.seek(time);
+        assertThat((celsius(run, true) - until) / (above - until)).isCloseTo(0, within(1e-6));
+    }
+
     @ParameterizedTest
     @EnumSource(Neck.class)
     void whatOneTankLosesTheOtherTheRoomOrBothHave(Neck neck) {
