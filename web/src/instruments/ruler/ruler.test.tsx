@@ -23,8 +23,8 @@ function drawn(m: Manifest, division?: number) {
           name: 'Ruler',
           number: '',
           points: [],
-          state: { picture } as InstrumentState,
-          content: null,
+          state: {} as InstrumentState,
+          content: '',
         }}
         place={{ x: 0, y: 0, angle: 0, division }}
       />
