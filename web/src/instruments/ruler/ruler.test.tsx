@@ -21,7 +21,7 @@ function drawn(m: Manifest, division?: number) {
           picture,
           laidAs: 'ruler',
           name: 'Ruler',
-          number: '',
+          number: 0,
           points: [],
           state: {} as InstrumentState,
           content: '',
