@@ -1,3 +1,4 @@
+import { inSentence } from '../core/words';
 import { use } from 'react';
 import type { Act, Run } from '../core';
 import { sceneOf } from '../scenes';
@@ -40,7 +41,7 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
       <Stage
         picture={picture}
         className="flex-1"
-        label={`${m.name}, ${m.views[0].name.toLowerCase()}${label ? `, bench ${label}` : ''}`}
+        label={`${m.name}, ${inSentence(m.views[0].name)}${label ? `, bench ${label}` : ''}`}
         under={paint && picture.crowd ? (ctx, pixel) => paint(ctx, picture, layers, pixel) : undefined}
       >
         {m.clock !== 'person' && <Grid picture={picture} />}

@@ -1,3 +1,4 @@
+import { inSentence } from '../core/words';
 import { useRef, useState } from 'react';
 import { inOwn, type Channel, type Manifest, type Run } from '../core';
 import { Toggle } from '../ui';
@@ -80,7 +81,7 @@ export function ChannelGraph({
   const now = run.channels();
   const nowAt = other < 0 ? run.time() * m.timePerSi : inOwn(m.channels[other], now[other]);
   const bodies = run.bodies();
-  const name = other < 0 ? (steps ? 'the steps' : 'time') : channelName(m, m.channels[other], bodies).toLowerCase();
+  const name = other < 0 ? (steps ? 'the steps' : 'time') : inSentence(channelName(m, m.channels[other], bodies));
   return (
     <figure ref={box}>
       <svg

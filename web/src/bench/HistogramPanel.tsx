@@ -1,3 +1,4 @@
+import { inSentence } from '../core/words';
 import { scaleLinear } from 'd3-scale';
 import { useRef, useState } from 'react';
 import { printFixed, printShort, type Counted, type Distribution, type Manifest, type Run } from '../core';
@@ -202,7 +203,7 @@ export function HistogramPanel({
             above <span className="mono">{printShort(Number(limit.toPrecision(3)))}</span> {d.unit}
           </span>
           <Slider
-            label={`Limit of ${d.name.toLowerCase()}`}
+            label={`Limit of ${inSentence(d.name)}`}
             className="min-w-24 flex-1"
             value={Math.min(limit, end.current)}
             min={0}

@@ -1,3 +1,4 @@
+import { inSentence } from '../core/words';
 import {
   isShown,
   printFixed,
@@ -32,7 +33,7 @@ export function outcomeText(o: Outcome, t: KeptTrial) {
 /** A channel's name, with the body it belongs to. */
 export function channelName(m: Manifest, c: Channel, bodies: string[]) {
   const of = c.body ? bodies[m.bodies.findIndex((b) => b.id === c.body)] : '';
-  return of ? `${c.name}, ${of.toLowerCase()}` : c.name;
+  return of ? `${c.name}, ${inSentence(of)}` : c.name;
 }
 
 /** Whether the body that a channel belongs to, if it does to any, is there now. */
@@ -65,7 +66,7 @@ function itemsText(s: ItemsSetting, rows: ItemValues[]) {
   const one = (row: ItemValues) =>
     s.fields
       .map((f) => {
-        if (f.type === 'choice') return f.options.find((o) => o.id === row[f.id])?.name.toLowerCase() ?? '';
+        if (f.type === 'choice') return inSentence(f.options.find((o) => o.id === row[f.id])?.name ?? '');
         return `${printShort(row[f.id] as number)} ${f.unit}`;
       })
       .join(' ');
@@ -85,7 +86,7 @@ export function summary(m: Manifest, values: SettingValues) {
       .slice(0, 3)
       .map((s) =>
         s.type === 'switch'
-          ? `${s.name.toLowerCase()}: ${valueText(m, values, s.id)}`
+          ? `${inSentence(s.name)}: ${valueText(m, values, s.id)}`
           : s.type === 'amount'
             ? `${s.symbol.replace('_', '')} = ${valueText(m, values, s.id)}`
             : valueText(m, values, s.id),

@@ -1,3 +1,4 @@
+import { inSentence } from '../core/words';
 import { Plus } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { printShort, type Instrument } from '../core';
@@ -100,8 +101,8 @@ function OnTray({ instrument: i, lying, state: s }: { instrument: Instrument; ly
         <button
           type="button"
           className="rounded-house p-1 text-soft hover:bg-line/50 hover:text-ink"
-          aria-label={`Another ${i.name.toLowerCase()}`}
-          title={`Another ${i.name.toLowerCase()}`}
+          aria-label={`Another ${inSentence(i.name)}`}
+          title={`Another ${inSentence(i.name)}`}
           onClick={take}
         >
           <Plus size={14} aria-hidden />

@@ -1,3 +1,4 @@
+import { inSentence } from '../core/words';
 import { History, PenLine, Rows3 } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { AnswerBar } from '../bench/AnswerBar';
@@ -32,8 +33,9 @@ import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import { useLeaving, type Standing } from './standing';
 
-/** What stands beside the picture where there is room, below it where there is none. */
-const SIDE = 'overflow-auto border-t bg-sheet px-3 py-1.5 @xl:border-t-0 @xl:border-l';
+/** What stands beside the picture; below it where there is no room, with more than half left for the picture. */
+const SIDE =
+  'max-h-[45%] shrink-0 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:max-h-none @xl:border-t-0 @xl:border-l';
 
 /** Trials of a lab's bench, kept in the notebook like everything a student makes. */
 function useJournalShelf(
@@ -68,7 +70,7 @@ function StillWanted({ block, m, slots }: { block: BlockOf<'bench'>; m: Manifest
   const made = trialsMade(slots ?? {});
   const missing = block.distinctTrials - made;
   if (missing <= 0 || made === 0) return null;
-  const names = m.settings.filter((s) => block.open.includes(s.id)).map((s) => s.name.toLowerCase());
+  const names = m.settings.filter((s) => block.open.includes(s.id)).map((s) => inSentence(s.name));
   return (
     <p className="text-fine text-soft" data-testid="still-wanted">
       {made} of {block.distinctTrials} different trials run. Still wanted: {missing} with another{' '}

@@ -1,3 +1,4 @@
+import { inSentence } from '../../core/words';
 import { useMemo } from 'react';
 import { arrowStep, useStage, useStageDrag } from '../../picture/Stage';
 import type { Drawn } from '../kind/kind';
@@ -114,7 +115,7 @@ export function Ruler({
       </g>
       {onMove && (
         <g className="cursor-alias" aria-hidden {...turn}>
-          <title>Turn the {name.toLowerCase()}</title>
+          <title>Turn the {inSentence(name)}</title>
           <circle
             cx={grip}
             cy={width}

@@ -1,3 +1,4 @@
+import { inSentence } from '../../core/words';
 import { arrowStep, useStage, useStageDrag } from '../../picture/Stage';
 import type { Drawn } from '../kind/kind';
 
@@ -51,7 +52,7 @@ export function SpringScale({ laidAs, instrument, name, place, state, onMove }: 
         className="cursor-move"
         onKeyDown={keys}
         aria-label={
-          `${name}, hooked in at: ${force?.name.toLowerCase() ?? 'nothing'}. Drag it; ` +
+          `${name}, hooked in at: ${force ? inSentence(force.name) : 'nothing'}. Drag it; ` +
           `arrow keys move it, with Shift finely`
         }
         {...slide}

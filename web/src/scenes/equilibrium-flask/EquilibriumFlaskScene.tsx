@@ -54,7 +54,7 @@ export function EquilibriumFlaskScene({ picture }: PropsOf<'equilibrium-flask'>)
       />
       <path d={`M${x + wide / 2} ${lid - 0.006 * k}V${over}`} {...LINE} stroke="var(--edge)" strokeWidth={4} />
       {picture.get('catalysed') === 1 && <Mesh x={x} y={floor} wide={wide} k={k} />}
-      <Names names={reaction.names} x={x} y={floor + 0.0145 * k} k={k} />
+      <Names names={reaction.names} x={x} y={over - 0.022 * k} k={k} />
       <text x={x} y={over - 0.006 * k} fontSize={0.0105 * k} fill="var(--ink)">
         {reaction.equation}
       </text>

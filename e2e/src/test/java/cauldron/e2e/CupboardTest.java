@@ -80,7 +80,7 @@ class CupboardTest {
 
     /** The displays of a recording before the two are brought together, and when all is over. */
     private void watchOnce() {
-        Chrome.part(page, "Watch once");
+        Chrome.part(page, "Watch");
         new LabHands(page).record("Marble", "a handful");
         Eyes eyes = new Eyes(page);
         eyes.frame(0);
@@ -94,11 +94,10 @@ class CupboardTest {
     @Test
     void eachPartOpensWhenItsPredictionIsSealed() {
         signIn("orla.benning");
-        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("The cupboard of rust and "
-                + "fire"))
+        page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Rust and fire"))
                 .getByRole(AriaRole.BUTTON).click();
         watchOnce();
-        Chrome.part(page, "Wool: prediction");
+        Chrome.part(page, "Predict");
         page.getByRole(AriaRole.RADIO).nth(2).check();
         Chrome.button(page, "Seal my prediction").click();
         Chrome.part(page, "Wool");
@@ -109,7 +108,7 @@ class CupboardTest {
         Chrome.button(page, "Light the wool").click();
         bench.runTo("a time", "60");
         assertThat(bench.cameTo("The sample has changed by")).isCloseTo(0.38, within(0.02));
-        Chrome.part(page, "Marble: prediction");
+        Chrome.part(page, "Predict again");
         page.getByRole(AriaRole.RADIO).nth(1).check();
         Chrome.button(page, "Seal my prediction").click();
         Chrome.part(page, "Marble");

@@ -60,13 +60,14 @@ class FlaskTest {
                 Chrome.button(page, "Restart with these settings").click();
             }
             String[] names = {"H₂", "I₂", "HI"};
+            String[] called = {"Hydrogen", "Iodine", "Hydrogen iodide"};
             double[] ends = new double[names.length];
             for (int i = 0; i < names.length; i++) {
                 bench.set(names[i] + " put in", LabHands.print(starts[row - 1][i], 1));
             }
             bench.runTo("a time", "1500");
             for (int i = 0; i < names.length; i++) {
-                ends[i] = bench.channel("iodide-" + (i + 1) + "-n");
+                ends[i] = inTheBars(called[i]);
                 Chrome.cell(page, names[i] + " at the start", row).fill(LabHands.print(starts[row - 1][i], 1));
                 Chrome.cell(page, names[i] + " at the end", row).fill(LabHands.print(ends[i], 2));
             }
@@ -84,7 +85,11 @@ class FlaskTest {
 
     /** Carbon dioxide in the vessel in mol, as the bars tell. */
     private double dioxide() {
-        Matcher told = Pattern.compile("Carbon dioxide ([0-9.]+) mol").matcher(page.locator("[data-ledger=amounts] > "
+        return inTheBars("Carbon dioxide");
+    }
+
+    private double inTheBars(String substance) {
+        Matcher told = Pattern.compile(substance + " ([0-9.]+) mol").matcher(page.locator("[data-ledger=amounts] > "
                 + "svg")
                 .getAttribute("aria-label"));
         assertThat(told.find()).isTrue();

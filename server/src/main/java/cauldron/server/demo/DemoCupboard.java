@@ -8,7 +8,7 @@ import cauldron.core.quantity.Numbers;
 import java.util.List;
 import java.util.Map;
 
-/** The cupboard of rust and fire: wool in three gases, marble under three covers. */
+/** Rust and fire: wool in three gases, marble under three covers. */
 final class DemoCupboard extends DemoScript {
 
     private static final List<String> GASES = List.of("air", "oxygen", "argon");

@@ -71,11 +71,11 @@ public final class EquilibriumFlask extends Apparatus {
                 "Le Chatelier's principle");
         time(0.5, 20, "s");
         upToSpeed(1024);
-        scale("particles far larger and fewer than they are");
+        scale("particles not to scale");
         tray(Stopwatch.showing("s", 0.1));
         slips("Amounts taken for concentrations", "Coefficients not taken as powers", "The fraction upside down",
                 "A solid counted in", "Equilibrium thought to be equal amounts", "The reactions thought to stop");
-        portrait().with(grain, "middle").at(60).through(-0.02, -0.02, 0.28, 0.24);
+        portrait().with(grain, "middle").at(60).through(-0.015, -0.015, 0.27, 0.225);
         Vessel iodide = of(Reversible.HYDROGEN_AND_IODINE);
         setUp("either-side", "From either side", "Run it until both rates are equal. Then no hydrogen, no iodine, 10 "
                 + "mol of hydrogen iodide: run again. Compare where they end.")
@@ -116,7 +116,7 @@ public final class EquilibriumFlask extends Apparatus {
 
     @Override
     public Frame frame(View view, Settings settings) {
-        return new Frame(-0.03, -0.025, 0.3, 0.255);
+        return new Frame(-0.03, -0.03, 0.3, 0.28);
     }
 
     @Override
