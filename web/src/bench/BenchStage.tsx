@@ -129,9 +129,11 @@ function PointAt({ picture, onPoint }: { picture: Picture; onPoint: (x: number, 
   );
 }
 
-/** What the things an act can drag are called now: those of the list that it picks from first. */
+/** What the things an act can drag are called now: its own, options of a choice, or those of the list it picks from. */
 function draggedNames(act: Act, run: Run) {
   if (act.dragging!.called) return [act.dragging!.called];
+  const named = act.arguments.find((a) => a.id === act.dragging!.named);
+  if (named?.type === 'choice') return named.options.map((o) => o.name);
   const pick = act.arguments.find((a) => a.type === 'pick');
   return pick ? run.itemNames(pick.from) : [];
 }

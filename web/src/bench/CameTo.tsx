@@ -6,7 +6,7 @@ export function CameTo({ m, run, only }: { m: Manifest; run: Run; only?: string[
   const values = run.outcomes();
   const known = m.outcomes
     .map((o, i) => ({ o, text: outcomeWords(o, inOwn(o, values[i])), settled: !Number.isNaN(values[i]) }))
-    .filter(({ o, settled }) => settled && (!only || only.includes(o.id)));
+    .filter(({ o, settled }) => settled && !o.unshown && (!only || only.includes(o.id)));
   if (known.length === 0) return null;
   const rows = (aside: boolean) =>
     known

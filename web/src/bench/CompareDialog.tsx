@@ -4,7 +4,7 @@ import { replay } from '../core/models';
 import { Dialog, Select } from '../ui';
 import { ChannelGraph } from './ChannelGraph';
 import type { KeptTrial } from './trials';
-import { channelItems, nameOf, outcomeText, valueText } from './words';
+import { channelItems, nameOf, outcomeText, toldOutcomes, valueText } from './words';
 
 /** Two trials: their settings side by side, a channel of both in one graph. */
 export function CompareDialog({
@@ -47,7 +47,7 @@ export function CompareDialog({
               </tr>
             );
           })}
-          {m.outcomes.map((o) => {
+          {toldOutcomes(m).map((o) => {
             const [a, b] = [one, two].map((t) => outcomeText(o, t));
             return (
               <tr key={o.id} className={`border-b ${a !== b ? 'bg-wash font-semibold' : ''}`}>

@@ -29,7 +29,7 @@ export function DragThing({
 }) {
   const { pixel } = useStage();
   const [held, setHeld] = useState<Place | null>(null);
-  const { things, radiusField, called } = act.dragging!;
+  const { things, radiusField, manyField } = act.dragging!;
   const at = { x: picture.get(things[which].xField), y: picture.get(things[which].yField) };
   const r = Math.max(picture.get(radiusField), 16 / pixel);
   const drop = () => {
@@ -43,8 +43,8 @@ export function DragThing({
     <>
       <circle
         cx={at.x}
-        // Things of a list stand on their place, one thing alone is about it.
-        cy={called ? at.y : at.y - r}
+        // Things of a list stand on their place, others are about it.
+        cy={manyField ? at.y - r : at.y}
         r={r}
         fill="transparent"
         className="cursor-grab active:cursor-grabbing"

@@ -6,7 +6,7 @@ import { tableOf } from '../core/models';
 import { Button, inputClass, Select, Symbol, Trouble } from '../ui';
 import { save } from '../ui/save';
 import { ShowMenu } from './ShowMenu';
-import { channelItems } from './words';
+import { channelItems, toldOutcomes } from './words';
 
 const ROW = 26;
 /** Rows at an interval at first: so many wall seconds at speed 1 apart. */
@@ -51,7 +51,7 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
   const [taken, setTaken] = useState<{ key: string; trouble?: string; rows: number } | null>(null);
   const may = (id: string) => !allowed || allowed.includes(id);
   const bodies = run.bodies();
-  const named = [...channelItems(m, bodies), ...m.outcomes].filter((c) => may(c.id));
+  const named = [...channelItems(m, bodies), ...toldOutcomes(m)].filter((c) => may(c.id));
   const head = run.head();
   const actions = run.head() > 0 ? run.actionsDone() : 0;
   // While it runs the rows stay: they are made when it rests.

@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { printShort, type Manifest, type StopAt } from '../core';
 import { memo, useState } from 'react';
 import { Button, inputClass } from '../ui';
-import { channelItems } from './words';
+import { channelItems, toldOutcomes } from './words';
 
 /** Where to pause by itself: an event of the manifest, its nth time, a time, or a channel's value. */
 export const StopAtMenu = memo(function StopAtMenu({
@@ -76,7 +76,7 @@ export const StopAtMenu = memo(function StopAtMenu({
                 </option>
               ))}
               <option value="time:t">a time</option>
-              {m.outcomes.map((o) => (
+              {toldOutcomes(m).map((o) => (
                 <option key={o.id} value={`outcome:${o.id}`}>
                   {o.name} is settled
                 </option>

@@ -10,7 +10,7 @@ import { CompareDialog } from './CompareDialog';
 import { OverTrials } from './OverTrials';
 import { lengthText } from '../core/time';
 import type { KeptTrial, TrialShelf } from './trials';
-import { nameOf, outcomeText, summary } from './words';
+import { nameOf, outcomeText, summary, toldOutcomes } from './words';
 
 interface Props {
   m: Manifest;
@@ -45,7 +45,7 @@ export function TrialsPanel({
   const [removed, setRemoved] = useState<KeptTrial | null>(null);
   const trials = shelf.trials.filter((t) => !t.removed);
   const [tabled, setTabled] = useState(false);
-  const told = m.outcomes.filter((o) => !allowed || allowed.includes(o.id));
+  const told = toldOutcomes(m).filter((o) => !allowed || allowed.includes(o.id));
   const pair = ticked.map((id) => trials.find((t) => t.id === id)).filter((t) => t !== undefined);
   return (
     <section className="flex h-full flex-col gap-2" aria-label="Trials">
@@ -194,7 +194,7 @@ export function TrialsPanel({
 
 /** What a trial came to. */
 function CameTo({ m, trial }: { m: Manifest; trial: KeptTrial }) {
-  const known = m.outcomes.filter((o) => !o.aside && trial.outcomes?.[o.id] !== undefined);
+  const known = toldOutcomes(m).filter((o) => !o.aside && trial.outcomes?.[o.id] !== undefined);
   if (known.length === 0) return null;
   return (
     <dl className="text-fine" data-outcomes>

@@ -30,6 +30,11 @@ export function outcomeText(o: Outcome, t: KeptTrial) {
   return outcomeWords(o, value);
 }
 
+/** What a run comes to that pages tell; the rest is for the keys of questions. */
+export function toldOutcomes(m: Manifest) {
+  return m.outcomes.filter((o) => !o.unshown);
+}
+
 /** A channel's name, with the body it belongs to. */
 export function channelName(m: Manifest, c: Channel, bodies: string[]) {
   const of = c.body ? bodies[m.bodies.findIndex((b) => b.id === c.body)] : '';

@@ -236,8 +236,7 @@ public final class RunDoor {
      */
     @JSExport
     public JSObject dragged(String act, int which, double x, double y, JSObject otherwise) {
-        Action.Perform meant = run.apparatus().meant(run.manifest().act(act), which, x, y, run.settingsNow(),
-                Trees.mapFromJs(otherwise));
+        Action.Perform meant = run.meant(run.manifest().act(act), which, x, y, Trees.mapFromJs(otherwise));
         return Trees.toJs(meant == null ? Tree.of() : Tree.of("action", meant.toTree(), "words",
                 meant.inWords(run.manifest(), run.settingsNow())));
     }

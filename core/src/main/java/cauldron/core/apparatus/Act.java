@@ -122,14 +122,25 @@ public final class Act extends Declared {
      */
     public Act dragging(List<Place> things, Coordinate radius, SceneNumber many) {
         stillOpen();
-        dragging = new Dragging(things, radius, many, "");
+        dragging = new Dragging(things, radius, many, "", null);
+        return this;
+    }
+
+    /**
+     * It is also done by dragging one of some things that are always there, each an option of one of its choices.
+     *
+     * @param things where each of them is in the scene, in the order of the options
+     */
+    public Act dragging(List<Place> things, Coordinate radius, Choice<?> named) {
+        stillOpen();
+        dragging = new Dragging(things, radius, null, "", named);
         return this;
     }
 
     /** It is also done by dragging one thing that is always there; {@link Apparatus#dragged} tells what a place means. */
     public Act dragging(Place thing, Coordinate radius, String called) {
         stillOpen();
-        dragging = new Dragging(List.of(thing), radius, null, called);
+        dragging = new Dragging(List.of(thing), radius, null, called, null);
         return this;
     }
 
@@ -146,13 +157,13 @@ public final class Act extends Declared {
         return new Action.Perform(id(), Tree.of(pointingX.id(), pointingX.own(x), pointingY.id(), pointingY.own(y)));
     }
 
-    private record Dragging(List<Place> things, Coordinate radius, SceneNumber many, String called) {
+    private record Dragging(List<Place> things, Coordinate radius, SceneNumber many, String called, Choice<?> named) {
 
         Map<String, Object> toTree() {
             List<Object> all = new ArrayList<>();
             things.forEach(p -> all.add(Tree.of("xField", p.x().id(), "yField", p.y().id())));
             return Tree.of("things", all, "radiusField", radius.id(), "manyField", many == null ? "" : many.id(),
-                    "called", called);
+                    "called", called, "named", named == null ? "" : named.id());
         }
     }
 
@@ -213,7 +224,12 @@ public final class Act extends Declared {
         }
         if (dragging != null) {
             faults.known(this, dragging.radius(), all.scene());
-            if (dragging.called().isEmpty()) {
+            if (dragging.named() != null) {
+                faults.known(this, dragging.named(), arguments);
+                if (dragging.named().options().size() != dragging.things().size()) {
+                    faults.add(this, "drags other things than its " + dragging.named() + " has options");
+                }
+            } else if (dragging.called().isEmpty()) {
                 faults.known(this, dragging.many(), all.scene());
             }
             dragging.things().forEach(p -> faults.known(this, p.x(), all.scene()));

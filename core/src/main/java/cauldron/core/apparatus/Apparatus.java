@@ -187,13 +187,20 @@ public abstract class Apparatus extends Declaration {
         return null;
     }
 
+    /** The same where it depends on how things stand now. */
+    protected Map<String, Object> dragged(Act act, int which, double x, double y, Settings settings, Scene now) {
+        return dragged(act, which, x, y, settings);
+    }
+
     /**
      * What dragging one of an act's things to a place in metres means, as the act it comes to; null where it means nothing.
      *
+     * @param scene     how things stand now
      * @param otherwise arguments as they were chosen last
      */
-    public final Action.Perform meant(Act act, int which, double x, double y, Settings now, Map<String, Object> otherwise) {
-        Map<String, Object> meant = dragged(act, which, x, y, now);
+    final Action.Perform meant(Act act, int which, double x, double y, Settings now, Scene scene,
+            Map<String, Object> otherwise) {
+        Map<String, Object> meant = dragged(act, which, x, y, now, scene);
         if (meant == null) {
             return null;
         }

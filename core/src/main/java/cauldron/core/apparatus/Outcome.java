@@ -9,6 +9,7 @@ public final class Outcome extends Shown<Outcome> {
 
     private List<String> words = List.of();
     private boolean aside;
+    private boolean unshown;
 
     Outcome(Declaration owner, String id, String symbol, String name, String unit) {
         super(owner, id, symbol, name, unit);
@@ -38,6 +39,13 @@ public final class Outcome extends Shown<Outcome> {
         return this;
     }
 
+    /** It is kept with a trial for keys of questions, and never told on a page: it is what is to be found out. */
+    public Outcome unshown() {
+        stillOpen();
+        unshown = true;
+        return this;
+    }
+
     /** What it can be, where it is a word; else empty. */
     public List<String> words() {
         return words;
@@ -45,6 +53,7 @@ public final class Outcome extends Shown<Outcome> {
 
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "figures", decimals(), "perSi",
-                1 / factor(), "zero", read().offset(), "words", words, "aside", aside);
+                1 / factor(), "zero", read().offset(), "words", words, "aside", aside,
+                "unshown", unshown);
     }
 }

@@ -2,6 +2,7 @@ package cauldron.core.apparatus;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /**
  * An experiment with its history. A run is recorded whole: every channel is sampled all the time, so one
@@ -128,6 +129,15 @@ public final class Run {
             sceneNow = true;
         }
         return scene;
+    }
+
+    /**
+     * What dragging one of an act's things to a place in metres would mean now; null where it means nothing.
+     *
+     * @param otherwise arguments as they were chosen last
+     */
+    public Action.Perform meant(Act act, int which, double x, double y, Map<String, Object> otherwise) {
+        return apparatus.meant(act, which, x, y, settingsNow(), scene(), otherwise);
     }
 
     /** The moment or the state has changed. */

@@ -42,18 +42,31 @@ public record AnswerKey(double value, Own own, Following following, Came came, U
      *
      * @param bench   id of the block
      * @param outcome what is asked for
-     * @param least   whether the least of all is meant, not the greatest
+     * @param which   which of all trials is meant
      * @param within  another outcome that mustn't be above {@code atMost}, in its own unit; empty: all trials count
      */
-    public record Came(String bench, String outcome, boolean least, String within, double atMost) {
+    public record Came(String bench, String outcome, Which which, String within, double atMost) {
     }
 
-    /** An answer {@code factor} times the truth shows this slip. */
-    public record Slip(double factor, String hint) {
+    /** Which of the trials that count is meant. */
+    public enum Which { GREATEST, LEAST, LAST }
+
+    /**
+     * A wrong answer that is known.
+     *
+     * @param factor  how many times the truth it is; NaN where it is an outcome that isn't known yet
+     * @param outcome what else the same trial came to that it is; empty: the factor counts
+     */
+    public record Slip(double factor, String outcome, String hint) {
     }
 
     /** The key for one student, whose own value is known. */
     public AnswerKey with(double ownValue) {
         return new AnswerKey(ownValue, null, following, came, unit, tolerance, within, figures, slips);
+    }
+
+    /** The same with other slips. */
+    public AnswerKey with(List<Slip> others) {
+        return new AnswerKey(value, own, following, came, unit, tolerance, within, figures, others);
     }
 }

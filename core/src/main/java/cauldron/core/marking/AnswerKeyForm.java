@@ -14,6 +14,7 @@ import cauldron.core.marking.AnswerKey.Came;
 import cauldron.core.marking.AnswerKey.Following;
 import cauldron.core.marking.AnswerKey.Own;
 import cauldron.core.marking.AnswerKey.Slip;
+import cauldron.core.marking.AnswerKey.Which;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
 import java.util.List;
@@ -82,6 +83,9 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
         } else if (key.value() == 0 && key.within() == 0) {
             at.fault("tolerance: of a value of 0 no part can be asked. Give tolerance in its unit");
         }
+        if (key.came() == null && key.slips().stream().anyMatch(s -> !s.outcome().isEmpty())) {
+            at.fault("slips: an outcome can be a slip only where the key is what a trial came to");
+        }
         if (key.unit().offset() != 0 && key.tolerance() > 0) {
             at.fault("tolerancePercent: a part of a temperature in °C has no meaning, because its zero"
                     + " is not nothing. Give tolerance in °C instead");
@@ -122,8 +126,10 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
     private static final class CameForm extends Form<Came> {
         private final Field<Came, String> bench = field("bench", text(60), Came::bench).says("The id of the bench.");
         private final Field<Came, String> outcome = field("outcome", text(60), Came::outcome);
-        private final Field<Came, Boolean> least = field("least", FLAG, Came::least).otherwise(false)
+        private final Field<Came, Boolean> least = field("least", FLAG, (Came c) -> c.which() == Which.LEAST).otherwise(false)
                 .says("The least of all trials; without it, the greatest.");
+        private final Field<Came, Boolean> last = field("last", FLAG, (Came c) -> c.which() == Which.LAST).otherwise(false)
+                .says("The last trial, whatever it came to.");
         private final Field<Came, String> within = field("within", text(60), Came::within).otherwise("")
                 .says("Another outcome: only trials count in which it is no more than atMost.");
         private final Field<Came, Double> atMost = field("atMost", number(), Came::atMost).otherwise(0.0)
@@ -135,13 +141,17 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
 
         @Override
         protected Came make(Filled f) {
-            return new Came(f.get(bench), f.get(outcome), f.get(least), f.get(within), f.get(atMost));
+            return new Came(f.get(bench), f.get(outcome),
+                    f.get(last) ? Which.LAST : f.get(least) ? Which.LEAST : Which.GREATEST, f.get(within), f.get(atMost));
         }
     }
 
     private static final class SlipForm extends Form<Slip> {
-        private final Field<Slip, Double> factor = field("factor", number(), Slip::factor)
+        private final Field<Slip, Double> factor = field("factor", number(),
+                (Slip s) -> s.outcome().isEmpty() ? (Double) s.factor() : null).optional()
                 .says("An answer so many times the truth shows this slip.");
+        private final Field<Slip, String> outcome = field("outcome", text(60), Slip::outcome).otherwise("")
+                .says("An answer that is this outcome of the same trial shows this slip.");
         private final Field<Slip, String> hint = field("hint", text(2000), Slip::hint);
 
         SlipForm() {
@@ -150,7 +160,10 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
 
         @Override
         protected Slip make(Filled f) {
-            return new Slip(f.get(factor), f.get(hint));
+            if (f.get(outcome).isEmpty() == (f.get(factor) == null)) {
+                throw new IllegalArgumentException("factor or outcome: one of them says what the slip comes to");
+            }
+            return new Slip(f.get(factor) == null ? Double.NaN : f.get(factor), f.get(outcome), f.get(hint));
         }
     }
 }

@@ -14,6 +14,7 @@ import cauldron.core.inventory.Inventory;
 import cauldron.core.marking.AnswerKey;
 import cauldron.core.quantity.Unit;
 import cauldron.core.quantity.Units;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -77,16 +78,36 @@ final class Truth {
         if (!asked.within().isEmpty()) {
             m.outcome(asked.within());
         }
-        double best = Double.NaN;
+        for (AnswerKey.Slip slip : key.slips()) {
+            if (!slip.outcome().isEmpty() && !m.outcome(slip.outcome()).unit().equals(outcome.unit())) {
+                throw new IllegalArgumentException("the slip “" + slip.outcome() + "” is in another unit than “"
+                        + asked.outcome() + "”");
+            }
+        }
+        Map<String, Object> meant = null;
         for (Map<String, Object> came : written == null ? List.<Map<String, Object>>of() : bench.outcomes(written)) {
             boolean counts = asked.within().isEmpty()
                     || came.get(asked.within()) instanceof Number limit && limit.doubleValue() <= asked.atMost();
-            double value = counts && came.get(asked.outcome()) instanceof Number told ? told.doubleValue() : Double.NaN;
-            if (Double.isNaN(best) || (asked.least() ? value < best : value > best)) {
-                best = value;
+            if (counts && came.get(asked.outcome()) instanceof Number told
+                    && (meant == null || isMeant(asked, told.doubleValue(), number(meant, asked.outcome())))) {
+                meant = came;
             }
         }
-        return key.with(unit.toSi(best) / key.unit().factor());
+        double best = meant == null ? Double.NaN : number(meant, asked.outcome());
+        List<AnswerKey.Slip> slips = new ArrayList<>();
+        for (AnswerKey.Slip slip : key.slips()) {
+            slips.add(slip.outcome().isEmpty() ? slip : new AnswerKey.Slip(meant == null ? Double.NaN
+                    : number(meant, slip.outcome()) / best, slip.outcome(), slip.hint()));
+        }
+        return key.with(slips).with(unit.toSi(best) / key.unit().factor());
+    }
+
+    private static boolean isMeant(AnswerKey.Came asked, double value, double before) {
+        return asked.which() == AnswerKey.Which.LAST || (asked.which() == AnswerKey.Which.LEAST ? value < before : value > before);
+    }
+
+    private static double number(Map<String, Object> came, String outcome) {
+        return came.get(outcome) instanceof Number told ? told.doubleValue() : Double.NaN;
     }
 
     /**

@@ -140,9 +140,9 @@ class RaisedLoadsTest {
     @Test
     void draggingMeansTheNearestFloorAndThePlaceOnIt() {
         Run run = run();
-        Action.Perform meant = TOWER.meant(run.manifest().act("place"), 2, 1.234, 5.9, run.settings(), Map.of("by", "stair"));
+        Action.Perform meant = run.meant(run.manifest().act("place"), 2, 1.234, 5.9, Map.of("by", "stair"));
         assertThat(meant.with()).isEqualTo(Tree.of("by", "stair", "load", "3", "onto", "2", "at", 1.2));
-        assertThat(TOWER.meant(run.manifest().act("place"), 0, -3, -1, run.settings(), Map.of()).with())
+        assertThat(run.meant(run.manifest().act("place"), 0, -3, -1, Map.of()).with())
                 .isEqualTo(Tree.of("load", "1", "onto", "floor", "at", 0.4));
     }
 

@@ -170,8 +170,8 @@ class SpringBenchTest {
     @Test
     void draggingThePlateIsADisplacementAsFarAsTheScrewReaches() {
         Run run = run("arrangement", "series");
-        Action.Perform meant = BENCH.meant(BENCH.setPlace, 0, 0.86234, 0.1, run.settingsNow(), Map.of());
+        Action.Perform meant = run.meant(BENCH.setPlace, 0, 0.86234, 0.1, Map.of());
         assertThat(meant.with()).containsEntry("displacement", 6.23);
-        assertThat(BENCH.meant(BENCH.setPlace, 0, 5, 0, run.settingsNow(), Map.of()).with()).containsEntry("displacement", 25.0);
+        assertThat(run.meant(BENCH.setPlace, 0, 5, 0, Map.of()).with()).containsEntry("displacement", 25.0);
     }
 }
