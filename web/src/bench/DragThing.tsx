@@ -29,7 +29,7 @@ export function DragThing({
 }) {
   const { pixel } = useStage();
   const [held, setHeld] = useState<Place | null>(null);
-  const { things, radiusField, manyField } = act.dragging!;
+  const { things, radiusField, manyField, named } = act.dragging!;
   const at = { x: picture.get(things[which].xField), y: picture.get(things[which].yField) };
   const r = Math.max(picture.get(radiusField), 16 / pixel);
   const drop = () => {
@@ -41,6 +41,18 @@ export function DragThing({
   const size = 13 / pixel;
   return (
     <>
+      {named && (
+        <circle
+          cx={at.x}
+          cy={at.y}
+          r={4 / pixel}
+          fill="var(--stage)"
+          stroke="var(--copper)"
+          strokeWidth="1.5"
+          vectorEffect="non-scaling-stroke"
+          aria-hidden
+        />
+      )}
       <circle
         cx={at.x}
         // Things of a list stand on their place, others are about it.
@@ -65,7 +77,9 @@ export function DragThing({
           e.preventDefault();
         }}
         onBlur={() => setHeld(null)}
-      />
+      >
+        <title>{`${act.name.replace(/ …$/, '')}: ${name}`}</title>
+      </circle>
       {held && (
         <g className="pointer-events-none" data-held>
           <line

@@ -109,7 +109,12 @@ export const LabBench = memo(function LabBench({
   onTake,
   onRows,
 }: Props) {
-  const { m } = useApparatus(block.apparatus);
+  const { m: whole } = useApparatus(block.apparatus);
+  // What the lab doesn't offer to do is nowhere to be done.
+  const m = useMemo(
+    () => ({ ...whole, acts: whole.acts.filter((a) => block.acts.includes(a.id)) }),
+    [whole, block.acts],
+  );
   const shelf = useJournalShelf(journal, block.id, slots, readOnly);
   const bench = useBench(m, shelf, block.setup, seedOf(journal.work));
   const { live } = bench;

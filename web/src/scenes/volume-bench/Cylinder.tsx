@@ -3,7 +3,7 @@ import type { PropsOf } from '../../picture/picture';
 export type Picture = PropsOf<'volume-bench'>['picture'];
 export const LINE = { stroke: 'var(--ink)', vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
 export const GLASS = 'color-mix(in srgb, var(--indigo) 6%, var(--stage))';
-const WATER = 'color-mix(in srgb, var(--indigo) 22%, var(--stage))';
+export const WATER = 'color-mix(in srgb, var(--indigo) 22%, var(--stage))';
 const SURFACE = 'color-mix(in srgb, var(--indigo) 10%, var(--stage))';
 const EDGE = 'color-mix(in srgb, var(--indigo) 38%, var(--stage))';
 /** Thickness of a wall, in metres. */
@@ -55,15 +55,23 @@ function Water({
   const front = picture.get(`wall-front.${i}.y`);
   const back = picture.get(`wall-back.${i}.y`);
   const curve = picture.curve(`curve.${i}`);
-  const [left, right] = [x - bore / 2, x + bore / 2];
+  const left = x - bore / 2;
   return (
     <g>
-      <path d={`${curve}L${right} ${floor}L${left} ${floor}Z`} fill={WATER} />
-      <path d={`${curve}L${right} ${front}H${left}Z`} fill={EDGE} />
+      <path d={`M${left} ${floor}${rim(x, bore, front, back)}V${floor}Z`} fill={WATER} />
+      <path d={`${curve}${rim(x, -bore, front, back)}Z`} fill={EDGE} />
       <Ring x={x} wide={bore} front={front} back={back} />
       <path d={curve} {...LINE} stroke="var(--indigo)" strokeWidth={1.6} data-curve />
     </g>
   );
+}
+
+/** The part of a surface's rim towards the eye, from one side to the other, beginning with a line to it. */
+export function rim(x: number, wide: number, front: number, back: number) {
+  const middle = (front + back) / 2;
+  const [rx, ry] = [Math.abs(wide) / 2, Math.abs(front - back) / 2];
+  const sweep = front > back === wide > 0 ? 0 : 1;
+  return `L${x - wide / 2} ${middle}A${rx} ${ry} 0 0 ${sweep} ${x + wide / 2} ${middle}`;
 }
 
 /** Where a surface meets the wall, all round: a line to an eye on its level, else an open ring. */

@@ -7,11 +7,6 @@ const mix = (hue: string, part: number) => `color-mix(in srgb, var(${hue}) ${par
 const SHAPES = {
   shackle: (
     <>
-      <path
-        d="M-17 -6V-22A17 17 0 0 1 17 -22V-6M-10 -6V-22A10 10 0 0 1 10 -22V-6M-17 -6H-10M10 -6H17"
-        fill="none"
-        strokeWidth={1.4}
-      />
       <path d="M-17 -6V-22A17 17 0 0 1 17 -22V-6H10V-22A10 10 0 0 0 -10 -22V-6Z" fill={mix('--soft', 45)} />
       <rect x={-17} y={-7} width={34} height={7} rx={1.5} fill={mix('--soft', 60)} />
     </>

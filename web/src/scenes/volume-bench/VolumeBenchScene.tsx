@@ -1,8 +1,6 @@
 import type { PropsOf } from '../../picture/picture';
-import { Cylinder, GLASS, LINE, Ring, WALL, type Picture } from './Cylinder';
+import { Cylinder, GLASS, LINE, rim, Ring, WALL, WATER, type Picture } from './Cylinder';
 import { Thing, THINGS } from './Things';
-
-const WATER = 'color-mix(in srgb, var(--indigo) 22%, var(--stage))';
 
 /** The sampling table from the front, as it looks from the height of the eye; below it the shelf with things. */
 export function VolumeBenchScene({ picture, layers }: PropsOf<'volume-bench'>) {
@@ -54,7 +52,7 @@ function Flat({
   if (floor - front < 0.3) return null;
   return (
     <g>
-      <rect x={x - wide / 2} y={front} width={wide} height={floor - front} fill={WATER} />
+      <path d={`M${x - wide / 2} ${floor}${rim(x, wide, front, back)}V${floor}Z`} fill={WATER} />
       <Ring x={x} wide={wide} front={front} back={back} />
     </g>
   );

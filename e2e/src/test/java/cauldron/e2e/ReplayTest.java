@@ -149,6 +149,12 @@ class ReplayTest {
             Map.of("reaction", "ammonia", "grain", "coarse", "ammonia-t", 430.0), 1,
             List.of(new Recipe.Timed(4, new Action.Change("ammonia-v", 10.0)),
                     new Recipe.Timed(7.3, new Action.Change("ammonia-1", 6.0))));
+    private static final Recipe TABLE = new Recipe("volume-bench", 1, Map.of("second-fill", 30.0, "can-fill", 239.0), 1, List.of(
+            new Recipe.Timed(0, new Action.Perform("pour", Map.of("from", "jug", "into", "first", "amount", 77.5))),
+            new Recipe.Timed(1, new Action.Perform("put", Map.of("thing", "cork", "to", "second", "how", "held"))),
+            new Recipe.Timed(2, new Action.Perform("put", Map.of("thing", "shackle", "to", "can"))),
+            new Recipe.Timed(3, new Action.Perform("stand", Map.of("vessel", "second", "at", "balance"))),
+            new Recipe.Timed(4, new Action.Perform("look", Map.of("height", 7.7)))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -156,7 +162,8 @@ class ReplayTest {
             new Recipe.Timed(3, new Action.Perform("strike"))));
 
     static List<Recipe> recipes() {
-        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE, CUPBOARD, FLASK);
+        return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE, CUPBOARD, FLASK,
+                TABLE);
     }
 
     @ParameterizedTest

@@ -56,6 +56,42 @@ class CameKeyTest {
         assertThat(AnswerCheck.check("250", "", progress.key((NumberBlock) sheet.block("n"), 1)).right()).isTrue();
     }
 
+    private static Sheet reading(Map<String, Object> slip) {
+        return Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 1.0, "apparatus", "volume-bench", "parts",
+                List.of(Tree.of("id", "one", "kind", "measure", "title", "Part one", "blocks", List.of(
+                        Tree.of("type", "bench", "id", "b", "apparatus", "volume-bench", "acts", List.of("look")),
+                        Tree.of("type", "number", "id", "n", "prompt", "How much?", "points", 2.0, "key", Tree.of("came",
+                                Tree.of("bench", "b", "outcome", "level.1", "last", true), "unit", "mL", "tolerance", 0.4, "slips",
+                                List.of(slip))))))));
+    }
+
+    /** The last trial counts, and another outcome of it tells what was done wrong. */
+    @Test
+    void aSlipMayBeAnotherOutcomeOfTheLastTrial() {
+        Sheet sheet = reading(Tree.of("outcome", "edge.1", "hint", "The lowest point counts."));
+        Map<String, Object> trials = new LinkedHashMap<>();
+        Progress progress = new Progress(sheet, Map.of("b", trials), Map.of());
+        NumberBlock question = (NumberBlock) sheet.block("n");
+        assertThat(AnswerCheck.check("61.5", "mL", progress.key(question, 1)).verdict()).isEqualTo(AnswerCheck.Verdict.NOT_YET);
+        trials.put("trial/1", Tree.of("outcomes", Tree.of("level.1", 90.0, "edge.1", 92.0)));
+        trials.put("trial/2", Tree.of("outcomes", Tree.of("level.1", 61.5, "edge.1", 64.1)));
+        assertThat(AnswerCheck.check("61.5", "mL", progress.key(question, 1)).right()).isTrue();
+        assertThat(AnswerCheck.check("64.0", "mL", progress.key(question, 1)).feedback()).isEqualTo("The lowest point counts.");
+        assertThat(AnswerCheck.check("90", "mL", progress.key(question, 1)).verdict()).isEqualTo(AnswerCheck.Verdict.VALUE);
+        trials.put("trial/2", Tree.of("outcomes", Tree.of("level.1", 61.5)));
+        assertThat(AnswerCheck.check("64.0", "mL", progress.key(question, 1)).verdict()).isEqualTo(AnswerCheck.Verdict.VALUE);
+        assertThat(sheet.toTree()).isEqualTo(Sheet.fromTree(sheet.toTree()).toTree());
+    }
+
+    @Test
+    void aSlipThatCantComeIsRefused() {
+        assertThatThrownBy(() -> reading(Tree.of("outcome", "density.cork", "hint", "h"))).hasMessageContaining("in another unit");
+        assertThatThrownBy(() -> reading(Tree.of("outcome", "luck", "hint", "h"))).hasMessageContaining("luck");
+        assertThatThrownBy(() -> reading(Tree.of("hint", "h"))).hasMessageContaining("factor or outcome");
+        assertThatThrownBy(() -> reading(Tree.of("factor", 2.0, "outcome", "edge.1", "hint", "h")))
+                .hasMessageContaining("factor or outcome");
+    }
+
     @Test
     void whatNeverComesIsRefusedWithItsPlace() {
         assertThatThrownBy(() -> asking(Tree.of("bench", "x", "outcome", "survival"), "%"))

@@ -86,7 +86,7 @@ final class DemoGas extends DemoScript {
         for (int row = 1; row <= 2; row++) {
             ratio += journal.number("mixed", row, "v2") / journal.number("mixed", row, "v1") / 2;
         }
-        return List.of(new Answer("twice", Numbers.print((4 * at300 - line[1]) / line[0], 3), "K"),
+        return List.of(new Answer("twice", Numbers.print((4 * at300 - line[1]) / line[0], 4), "K"),
                 new Answer("ratio", Numbers.print(ratio, 3), ""));
     }
 

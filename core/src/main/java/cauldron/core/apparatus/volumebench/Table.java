@@ -6,23 +6,23 @@ import cauldron.core.apparatus.volumebench.VolumeBench.Where;
 /** How the table is laid out, in metres from its left edge and its top; and what its vessels are. */
 final class Table {
 
-    static final double[] CYLINDERS = {0.145, 0.215, 0.275};
-    static final double JUG_AT = 0.05;
-    static final double CAN_AT = 0.35;
+    static final double[] CYLINDERS = {0.118, 0.186, 0.24};
+    static final double JUG_AT = 0.042;
+    static final double CAN_AT = 0.306;
     /** Where what runs out of the can's spout falls. */
-    static final double SPOUT_AT = 0.425;
-    static final double BEAKER_AT = 0.495;
-    static final double PAN_AT = 0.575;
+    static final double SPOUT_AT = 0.381;
+    static final double BEAKER_AT = 0.446;
+    static final double PAN_AT = 0.517;
     static final double PAN_HEIGHT = 0.035;
-    static final double SINK_AT = 0.6;
+    static final double SINK_AT = 0.53;
     static final double SHELF = -0.075;
-    static final double EYE_AT = 0.645;
-    private static final double FIRST_THING = 0.05;
-    private static final double BETWEEN_THINGS = 0.085;
+    static final double EYE_AT = 0.572;
+    private static final double FIRST_THING = 0.04;
+    private static final double BETWEEN_THINGS = 0.076;
     /** Height of the spout's lip above the table. */
     static final double SPOUT_HEIGHT = 0.167;
 
-    static final Vessel JUG = new Vessel(0.045, 0.005, 0.185, 0.4);
+    static final Vessel JUG = new Vessel(0.039, 0.005, 0.215, 0.4);
     static final Vessel BEAKER = new Vessel(0.026, 0.004, 0.066, 0.065);
     /** On its block; it runs over at its spout. */
     static final Vessel CAN = new Vessel(0.032, 0.092, 0.075, 0.2);

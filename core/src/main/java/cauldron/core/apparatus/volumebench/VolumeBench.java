@@ -79,15 +79,14 @@ public final class VolumeBench extends Apparatus {
             body("sink", "Sink"), body("table", "Table and cloth"));
     final Ledger water = ledger("water", "Water in each");
 
+    final Channel balance = channel("balance", "m", "Balance", "g").typically(0, 400).decimals(2);
+    final Channel eye = channel("eye-height", "z_e", "Height of the eye", "cm").typically(0, HIGHEST).decimals(1);
     final List<Channel> seen = each(CYLINDERS, i -> channel("seen." + i, "V_" + i, "Reading as the eye stands", "mL")
             .typically(0, MOST).decimals(2).of(bodies.get(i - 1)));
     final List<Channel> inside = each(CYLINDERS, i -> held("water." + i, "w_" + i, bodies.get(i - 1)));
     final List<Channel> elsewhere = List.of(held("water.jug", "w_j", others.get(0)), held("water.beaker", "w_b", others.get(1)),
             held("water.can", "w_c", others.get(2)), held("water.sink", "w_s", others.get(3)),
             held("water.table", "w_t", others.get(4)));
-    final Channel balance = channel("balance", "m", "Balance", "g").typically(0, 400).decimals(2);
-    final Channel eye = channel("eye-height", "z_e", "Height of the eye", "cm").typically(0, HIGHEST).decimals(1);
-
     final Event poured = event("poured", "poured");
     final Event dipped = event("dipped", "a thing put somewhere");
     final Event ran = event("ran", "water runs over the spout");
@@ -144,8 +143,6 @@ public final class VolumeBench extends Apparatus {
     final SceneNumber justRan = number("just-ran");
     final Layer curveShown = layer("curve", "Bottom and edge of the curve");
 
-    final Act look = act("look", "Bring the eye to …").told("eye to {height}");
-    final Amount lookAt = look.amount("height", "z_e", "Height of the eye", "cm").within(0, HIGHEST).step(0.1).first(12);
     final Act pour = act("pour", "Pour …").told("{from} into {into}: about {amount}");
     final Choice<Where> pourFrom = vessels(pour.choice("from", "From", Where.class), Where.SINK, Where.TABLE);
     final Choice<Where> pourInto = vessels(pour.choice("into", "Into", Where.class), Where.TABLE);
@@ -155,11 +152,6 @@ public final class VolumeBench extends Apparatus {
     final Choice<Where> fillFrom = vessels(fillUp.choice("from", "From", Where.class), Where.SINK, Where.TABLE);
     final Choice<Where> fillInto = vessels(fillUp.choice("into", "Into", Where.class), Where.TABLE);
     final Amount fillTo = fillUp.amount("to", "V", "To the mark, about", "mL").within(LEAST_POURED, MOST_POURED).step(0.5).first(20);
-    final Act drip = act("drops", "Use the pipette …").told("pipette, {into}, {way}: {drops} drops");
-    final Choice<Where> dripInto = vessels(drip.choice("into", "At", Where.class), Where.TABLE);
-    final Choice<Drops> dripWay = drip.choice("way", "Drops", Drops.class).option("in", "put in", Drops.IN)
-            .option("out", "taken out", Drops.OUT);
-    final Amount drops = drip.amount("drops", "n", "How many", "").within(1, 40).step(1).first(5);
     final Act put = act("put", "Put a thing …").told("{thing} to {to}, {how}");
     final Choice<Thing> putThing = things(put.choice("thing", "Thing", Thing.class));
     final Choice<Spot> putTo = put.choice("to", "To", Spot.class).option("first", "the first cylinder", Spot.FIRST)
@@ -173,6 +165,13 @@ public final class VolumeBench extends Apparatus {
         Where.SECOND, Where.THIRD, Where.BEAKER}, w -> w.id, w -> w.inWords);
     final Choice<Stand> standAt = stand.choice("at", "Where", Stand.class).option("spout", "under the spout", Stand.SPOUT)
             .option("balance", "onto the balance", Stand.BALANCE).option("home", "to its place", Stand.HOME);
+    final Act drip = act("drops", "Use the pipette …").told("pipette, {into}, {way}: {drops} drops");
+    final Choice<Where> dripInto = vessels(drip.choice("into", "At", Where.class), Where.TABLE);
+    final Choice<Drops> dripWay = drip.choice("way", "Drops", Drops.class).option("in", "put in", Drops.IN)
+            .option("out", "taken out", Drops.OUT);
+    final Amount drops = drip.amount("drops", "n", "How many", "").within(1, 40).step(1).first(5);
+    final Act look = act("look", "Bring the eye to …").told("eye to {height}");
+    final Amount lookAt = look.amount("height", "z_e", "Height of the eye", "cm").within(0, HIGHEST).step(0.1).first(12);
     final Act tare = act("tare", "Set the balance to zero").told("balance set to zero");
 
     /** Volume bench. */
@@ -189,13 +188,13 @@ public final class VolumeBench extends Apparatus {
         slips("A division counted as 1", "Spaces over difference, upside down", "Read at the edge of the curve",
                 "The eye not level with the curve", "Thing not wholly under water", "Can not full to the spout");
         portrait().with(fill.get(0), 120.0).with(fill.get(1), 31.0).with(fill.get(2), 6.4).with(eyeAtFirst, 12.0)
-                .through(0.085, -0.01, 0.24, 0.265);
+                .through(0.08, -0.01, 0.19, 0.25);
         setUp("three-scales", "Three scales", "What does one space stand for on each? Two labels, their difference, and the "
                 + "spaces between. Then bring the eye down to each curve, and lay the glass on it.")
                 .with(fill.get(0), 137.0).with(fill.get(1), 33.0).with(fill.get(2), 7.3).reading(eye);
         setUp("brim", "Full to the spout, or not", "The can isn't full to its spout. Put the shackle in: how much runs out? Then "
                 + "fill it until it runs, empty the beaker, and do it again.")
-                .with(canFill, 236.0).doing(stand, 0, Tree.of("vessel", "beaker", "at", "spout")).at(1).bars(water);
+                .with(canFill, 241.0).doing(stand, 0, Tree.of("vessel", "beaker", "at", "spout")).at(1).bars(water);
     }
 
     private Choice<Cylinder> cylinder(String id, String name) {
@@ -237,7 +236,7 @@ public final class VolumeBench extends Apparatus {
 
     @Override
     public Frame frame(View view, Settings settings) {
-        return new Frame(-0.02, -0.1, 0.68, 0.375);
+        return new Frame(-0.015, -0.095, 0.605, 0.375);
     }
 
     @Override

@@ -121,6 +121,8 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
                 .otherwise(Map.of()).says("Settings it begins with.");
         private final Field<BenchBlock, List<String>> open = field("open", list(text(60), 100), (BenchBlock b) -> b.plan().open())
                 .optional().given(b -> b.plan().opened()).says("Settings that can be changed, none where it is empty; without it, all.");
+        private final Field<BenchBlock, List<String>> acts = field("acts", list(text(60), 40), (BenchBlock b) -> b.plan().acts())
+                .optional().given(b -> b.plan().offered()).says("What can be done to it; without it, all that it offers.");
         private final Field<BenchBlock, List<String>> readouts = field("readouts", list(text(60), 100),
                 (BenchBlock b) -> b.plan().readouts()).otherwise(List.of()).says("Channels shown as figures.");
         private final Field<BenchBlock, List<String>> layers = field("layers", list(text(60), 100),
@@ -153,7 +155,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
 
         @Override
         protected BenchBlock make(Filled f) {
-            return new BenchBlock(f.get(id), f.get(title), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(readouts),
+            return new BenchBlock(f.get(id), f.get(title), new BenchPlan(f.get(apparatus), f.get(setup), f.get(open), f.get(acts), f.get(readouts),
                     f.get(layers), f.get(histograms), f.get(graphs), f.get(bars), f.get(profiles), f.get(table),
                     f.get(tableAt), f.get(instruments)), f.get(distinct));
         }

@@ -1,5 +1,6 @@
 package cauldron.core.block.bench;
 
+import cauldron.core.apparatus.Act;
 import cauldron.core.apparatus.Channel;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.form.Where;
@@ -13,6 +14,7 @@ import java.util.Map;
  *
  * @param setup       settings it begins with
  * @param open        settings that can be changed; null: all
+ * @param acts        what can be done; null: all that its apparatus offers
  * @param readouts    channels shown as figures
  * @param layers      what is drawn over it
  * @param histograms  distributions shown
@@ -23,8 +25,8 @@ import java.util.Map;
  * @param tableAt     events at which that table has its rows at first; empty: as the apparatus suggests
  * @param instruments what lies on the tray; empty: all that make sense
  */
-public record BenchPlan(String apparatus, Map<String, Object> setup, List<String> open, List<String> readouts,
-                        List<String> layers, List<String> histograms, List<String> graphs, List<String> bars,
+public record BenchPlan(String apparatus, Map<String, Object> setup, List<String> open, List<String> acts,
+                        List<String> readouts, List<String> layers, List<String> histograms, List<String> graphs, List<String> bars,
                         List<String> profiles, List<String> table, List<String> tableAt, List<String> instruments) {
 
     private static final String ENERGY = "energy";
@@ -40,6 +42,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
         }
         setup.forEach((id, value) -> at.attempt(() -> manifest.setting(id).check(value)));
         opened(manifest).forEach(id -> at.attempt(() -> manifest.setting(id)));
+        offered(manifest).forEach(id -> at.attempt(() -> manifest.act(id)));
         readouts.forEach(id -> at.attempt(() -> manifest.channel(id)));
         layers.forEach(id -> at.attempt(() -> manifest.checkShown(id)));
         histograms.forEach(id -> at.attempt(() -> manifest.distribution(id)));
@@ -73,6 +76,15 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
 
     private List<String> opened(Manifest manifest) {
         return open == null ? manifest.settings().stream().map(s -> s.id()).toList() : open;
+    }
+
+    /** What can be done, all where the lab doesn't say. */
+    List<String> offered() {
+        return offered(Inventory.get(apparatus).manifest());
+    }
+
+    private List<String> offered(Manifest manifest) {
+        return acts == null ? manifest.acts().stream().map(Act::id).toList() : acts;
     }
 
     /** What lies on the tray, all that makes sense where the lab doesn't say. */
