@@ -44,7 +44,7 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
         label={`${m.name}, ${inSentence(m.views[0].name)}${label ? `, bench ${label}` : ''}`}
         under={paint && picture.crowd ? (ctx, pixel) => paint(ctx, picture, layers, pixel) : undefined}
       >
-        {m.clock !== 'person' && <Grid picture={picture} />}
+        {m.clock !== 'person' && m.scaleNote && <Grid picture={picture} />}
         {pointed && <PointAt picture={picture} onPoint={(x, y) => bench.point(side, pointed, x, y)} />}
         <g id={`bench-content-${side}`}>
           {behind.map((r, i) => (
@@ -147,7 +147,7 @@ export function PictureNote({ bench, layers }: { bench: BenchState; layers: Read
   return (
     <span className="rounded-house bg-sheet/80 px-2 text-fine text-soft">
       {[
-        squareText(bench.pictures[0]),
+        bench.m.scaleNote && squareText(bench.pictures[0]),
         draggable && 'drag a thing to its place',
         pace,
         ...(notes.length ? notes : pace ? [bench.m.scaleNote] : []),

@@ -14,7 +14,7 @@ export function CameTo({ m, run, only }: { m: Manifest; run: Run; only?: string[
       .map(({ o, text }) => (
         <div key={o.id} className="flex justify-between gap-3 first:text-base first:font-semibold">
           <dt className="text-soft">{o.name}</dt>
-          <dd className="mono text-right whitespace-nowrap">{text}</dd>
+          <dd className={o.words.length ? 'text-right' : 'mono text-right whitespace-nowrap'}>{text}</dd>
         </div>
       ));
   const more = rows(true);

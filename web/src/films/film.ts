@@ -72,6 +72,7 @@ export class Film {
         }
         return path;
       },
+      words: (field) => m.scene.find((f) => f.id === field)!.words,
       get: (field) => (flags.has(field) ? raw(field) : raw(field) / fineness),
     };
   }

@@ -9,6 +9,8 @@ export interface Picture<Field extends string = string, Curve extends string = s
   scale: number;
   /** A scene field by its id, in picture elements; flags 0 or 1. */
   get(field: Field): number;
+  /** What a field can stand for, where it is the place of one among some words. */
+  words(field: Field): string[];
   /** A curve of the scene as a path, in picture elements; empty where it has no points. */
   curve(id: Curve): string;
   /** Bodies too many to name, for canvas: x, y and kind of each; places in metres, seen through the frame. */
@@ -104,6 +106,7 @@ export function pictureOfRun(
         d += (i ? 'L' : 'M') + inPicture(frame, scale, points[i], points[i + 1]);
       return d;
     },
+    words: (field) => m.scene[index.get(field)!].words,
     get(field) {
       const i = index.get(field)!;
       const kind = m.scene[i].kind;

@@ -111,7 +111,7 @@ export function Select({
 }) {
   const id = useId();
   return (
-    <span className={clsx('inline-flex items-center gap-1.5', className)}>
+    <span className={clsx('inline-flex max-w-full min-w-0 items-center gap-1.5', className)}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'text-fine text-soft'}>
         {label}
       </label>
@@ -120,7 +120,7 @@ export function Select({
         value={value}
         disabled={disabled}
         onChange={(e) => onChange(e.target.value)}
-        className="min-h-8 rounded-house border border-edge bg-sheet px-1.5 text-ink"
+        className="min-h-8 max-w-full min-w-0 rounded-house border border-edge bg-sheet px-1.5 text-ink"
       >
         {options.map((o) => (
           <option key={o.id} value={o.id}>

@@ -185,7 +185,7 @@ function Balance({ picture }: { picture: Picture }) {
         className="mono"
         data-part="display"
       >
-        {Number.isNaN(mass) ? 'too much' : `${mass.toFixed(2)} g`}
+        {picture.get('overloaded') ? 'too much' : `${mass.toFixed(2)} g`}
       </text>
     </g>
   );

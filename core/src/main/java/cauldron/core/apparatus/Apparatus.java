@@ -69,6 +69,11 @@ public abstract class Apparatus extends Declaration {
         scaleNote = words;
     }
 
+    /** Its picture shows how things belong together, not how large they are: it has no grid and no scale. */
+    protected final void schematic() {
+        scaleNote = "";
+    }
+
     /** It has no time: its time line is the list of what was done, and each moment on it a state in between. */
     protected final void steps() {
         clock = Clock.STEPS;

@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
+import java.util.List;
 import java.util.Map;
 
 /** One number of the scene: a coordinate or length in metres, a plain number, or a flag. */
@@ -37,12 +38,17 @@ public abstract sealed class SceneField extends Declared permits Coordinate, Fla
         return 0;
     }
 
+    /** What it can stand for, where it is the place of a word; else empty. */
+    List<String> words() {
+        return List.of();
+    }
+
     final void setFilmed() {
         stillOpen();
         filmed = true;
     }
 
     Map<String, Object> toTree() {
-        return Tree.of("id", id(), "kind", kind.name().toLowerCase(), "filmed", filmed, "hertz", hertz());
+        return Tree.of("id", id(), "kind", kind.name().toLowerCase(), "filmed", filmed, "hertz", hertz(), "words", words());
     }
 }

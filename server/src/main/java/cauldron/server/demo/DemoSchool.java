@@ -91,6 +91,7 @@ class DemoSchool {
         give(ines, eleven, elevens, new DemoGlider(), Duration.ofDays(11), DemoStudent.UNDER_WAY);
         give(ines, eleven, elevens, new DemoSpring(), Duration.ofDays(4), DemoStudent.UNDER_WAY);
         give(ines, eleven, elevens, new DemoClock(), Duration.ofDays(-3), DemoStudent.FINISHED);
+        give(tobiah, nine, nines, new DemoProton(), Duration.ofDays(33), DemoStudent.AT_THE_RELAY);
         give(tobiah, nine, nines, new DemoBrass(), Duration.ofDays(30), DemoStudent.AT_THE_TABLE);
         give(tobiah, nine, nines, new DemoBothWays(), Duration.ofDays(27), DemoStudent.AT_THE_LOFT);
         give(tobiah, nine, nines, new DemoCupboard(), Duration.ofDays(24), DemoStudent.AT_THE_CUPBOARD);

@@ -40,6 +40,7 @@ class DemoStudent {
     static final int[] AT_THE_CUPBOARD = {3, 4, 0, 5, 6, 0, 2, 3};
     static final int[] AT_THE_LOFT = {2, 3, 4, 0, 0, 5, 6, 3};
     static final int[] AT_THE_TABLE = {5, 3, 2, 4, 0, 6, 0, 3};
+    static final int[] AT_THE_RELAY = {2, 0, 5, 3, 4, 6, 3, 0};
     static final int[] OVER_THE_WATER = {2, 5, 0, 3, 4, 6, 0, 5};
     /** Fewer than elsewhere: molecule by molecule, each takes seconds. */
     static final int[] IN_THE_FOG = {3, 5, 0, 2, 0, 4, 1, 0, 6, 0, 2, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0};

@@ -140,6 +140,7 @@ public final class VolumeBench extends Apparatus {
     final List<Coordinate> otherFront = List.of(up("jug-front"), up("beaker-front"), up("can-front"));
     final List<Coordinate> otherBack = List.of(up("jug-back"), up("beaker-back"), up("can-back"));
     final SceneNumber display = number("display");
+    final Flag overloaded = flag("overloaded");
     final SceneNumber justRan = number("just-ran");
     final Layer curveShown = layer("curve", "Bottom and edge of the curve");
 

@@ -277,7 +277,9 @@ final class VolumeBenchExperiment extends StepsExperiment {
     @Override
     public void scene(Scene out) {
         new TableScene(d, t, eye.get(), out).draw(settings());
-        out.put(d.display, 1000 * shown());
+        boolean much = Double.isNaN(shown());
+        out.put(d.overloaded, much);
+        out.put(d.display, much ? 0 : 1000 * shown());
         out.put(d.justRan, justRan.get() / ML);
     }
 }

@@ -221,7 +221,7 @@ class VolumeBenchTest {
         act(run, "put", "thing", "shackle", "to", "first");
         act(run, "stand", "vessel", "first", "at", "balance");
         assertThat(read(run, BENCH.balance)).isNaN();
-        assertThat(run.scene().of(BENCH.display)).isNaN();
+        assertThat(run.scene().isUp(BENCH.overloaded)).isTrue();
         act(run, "put", "thing", "shackle", "to", "shelf");
         assertThat(read(run, BENCH.balance)).isBetween(0.48, 0.5);
     }
