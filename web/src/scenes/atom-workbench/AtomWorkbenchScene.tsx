@@ -124,19 +124,20 @@ function Notation({ picture }: { picture: Picture }) {
   const symbol = picture.words('protons')[z];
   const life = picture.get('life');
   const halfLife = picture.get('half-life');
+  const half = (0.016 + 0.027 * symbol.length) * k;
   return (
     <g fill="var(--ink)" data-part="notation">
       <text x={x} y={y} fontSize={0.088 * k} fontWeight={700} textAnchor="middle">
         {symbol}
       </text>
       <g fontSize={0.033 * k} className="mono">
-        <text x={x - 0.06 * k} y={y - 0.052 * k} textAnchor="end">
+        <text x={x - half} y={y - 0.052 * k} textAnchor="end">
           {z + picture.get('neutrons')}
         </text>
-        <text x={x - 0.06 * k} y={y + 0.012 * k} textAnchor="end">
+        <text x={x - half} y={y + 0.012 * k} textAnchor="end">
           {z}
         </text>
-        <text x={x + 0.062 * k} y={y - 0.052 * k} data-part="charge">
+        <text x={x + half + 0.003 * k} y={y - 0.052 * k} data-part="charge">
           {chargeText(picture.get('charge'))}
         </text>
       </g>

@@ -80,6 +80,7 @@ export function Chart({ picture }: { picture: Picture }) {
       />
       <PeriodicTable picture={picture} />
       <Legend picture={picture} />
+      <Asked picture={picture} />
     </g>
   );
 }
@@ -139,6 +140,33 @@ function Legend({ picture }: { picture: Picture }) {
             {word}
           </text>
         </g>
+      ))}
+    </g>
+  );
+}
+
+/** Letters in a line of what is asked. */
+const WIDEST = 24;
+
+/** What is to be built, in lines that fit beside the chart. */
+function Asked({ picture }: { picture: Picture }) {
+  const k = picture.scale;
+  const words = picture.words('asked')[picture.get('asked')].split(' ');
+  const x = picture.get('table.x');
+  const y = picture.get('table.y') + 0.115 * k;
+  const lines: string[] = [];
+  for (const word of words) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + word.length < WIDEST) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  if (!words[0]) return null;
+  return (
+    <g fontSize={0.019 * k} fill="var(--plum)" data-part="asked">
+      {lines.map((line, i) => (
+        <text key={line} x={x} y={y + 0.026 * i * k}>
+          {line}
+        </text>
       ))}
     </g>
   );

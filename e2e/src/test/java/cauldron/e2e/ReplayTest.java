@@ -155,6 +155,9 @@ class ReplayTest {
             new Recipe.Timed(2, new Action.Perform("put", Map.of("thing", "shackle", "to", "can"))),
             new Recipe.Timed(3, new Action.Perform("stand", Map.of("vessel", "second", "at", "balance"))),
             new Recipe.Timed(4, new Action.Perform("look", Map.of("height", 7.7)))));
+    private static final Recipe ATOM = new Recipe("atom-workbench", 1, Map.of("protons", 7.0, "neutrons", 7.0), 1, List.of(
+            new Recipe.Timed(0, new Action.Perform("electron-in")), new Recipe.Timed(1, new Action.Perform("neutron-out")),
+            new Recipe.Timed(2, new Action.Perform("nucleus", Map.of("protons", 19.0, "neutrons", 21.0)))));
     private static final Recipe TOWER = new Recipe("raised-loads", 1, Map.of("place", "mars"), 1, List.of(
             new Recipe.Timed(0, new Action.Perform("place", Map.of("load", "2", "onto", "3", "by", "stair", "at", 1.3))),
             new Recipe.Timed(1, new Action.Change("level", 2.5)),
@@ -163,7 +166,7 @@ class ReplayTest {
 
     static List<Recipe> recipes() {
         return List.of(RECIPE, SPRING, GLIDER, RAIL, TOWER, CRASH, WATCH, PRESS, SHAFT, SLIP, SHOT, TANKS, BRIDGE, CUPBOARD, FLASK,
-                TABLE);
+                TABLE, ATOM);
     }
 
     @ParameterizedTest

@@ -55,7 +55,7 @@ final class DemoProton extends DemoScript {
                 run.act(new Action.Perform("proton-in"));
                 what = "proton-in";
             }
-            rows.add(new String[] {"a " + what.replace('-', ' '), number(run, "atomic-number"), number(run, "mass-number"),
+            rows.add(new String[] {(what.startsWith("e") ? "an " : "a ") + what.replace('-', ' '), number(run, "atomic-number"), number(run, "mass-number"),
                 number(run, "charge")});
         }
         String trial = journal.keep("pieces", 1, run);

@@ -99,6 +99,8 @@ public final class AtomWorkbench extends Apparatus {
     final List<SceneNumber> shells = each(Shells.MANY, i -> number("shell." + i));
     final List<Coordinate> radii = each(Shells.MANY, i -> length("radius." + i));
     final List<SceneNumber> near = each((2 * AROUND + 1) * (2 * AROUND + 1), i -> number("near." + i));
+    final SceneNumber askedNow = number("asked").words(Stream.concat(Stream.of(""), Stream.of(Challenge.values())
+            .map(c -> c.inWords)).toArray(String[]::new));
     final SceneNumber life = number("life").words("stable", "100 million years or more", "a year or more", "a day or more",
             "a minute or more", "less than a minute", "half-life not in the table");
     final SceneNumber halfLifeNumber = number("half-life");
@@ -189,7 +191,7 @@ public final class AtomWorkbench extends Apparatus {
 
     @Override
     public Frame frame(View view, Settings settings) {
-        return new Frame(0, 0, 1, 0.98);
+        return new Frame(0, -0.045, 1, 1.025);
     }
 
     /** Middle of a square of the chart. */

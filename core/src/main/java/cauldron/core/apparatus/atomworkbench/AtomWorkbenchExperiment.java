@@ -166,6 +166,8 @@ final class AtomWorkbenchExperiment extends StepsExperiment {
         double unit = nuclide == null ? Double.NaN : HalfLife.unit(nuclide.halfLife());
         out.put(d.halfLifeNumber, Double.isNaN(unit) ? 0 : HalfLife.number(nuclide.halfLife()));
         out.put(d.halfLifeUnit, Double.isNaN(unit) ? 0 : unit);
+        Challenge asked = settings().value(d.challenge);
+        out.put(d.askedNow, asked == null ? 0 : 1 + asked.ordinal());
         out.put(d.periodic, PERIODIC);
         out.put(d.lightest, atom.protons() == 1);
         out.put(d.heaviest, atom.protons() == Nuclides.HEAVIEST);

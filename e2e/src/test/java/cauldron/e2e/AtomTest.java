@@ -1,0 +1,117 @@
+package cauldron.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** The atom workbench: piece by piece, along the chart by mouse, challenges, and its lab. */
+class AtomTest {
+
+    private BrowserContext context;
+    private Page page;
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+
+    private void as(String person) {
+        context = Chrome.context(1280, 800);
+        page = Chrome.signIn(context, person);
+    }
+
+    private Locator part(String name) {
+        return page.locator("[data-part=" + name + "]").locator("visible=true").first();
+    }
+
+    private Locator came(String outcome) {
+        return new BenchHands(page).came(outcome);
+    }
+
+    @Test
+    void pieceByPieceTheAtomBecomesAnother() {
+        as("ines");
+        page.navigate(App.address() + "/bench/atom-workbench");
+        Chrome.button(page, "Neutron in").waitFor();
+        assertThat(came("Element")).hasText("hydrogen");
+        assertThat(came("It is")).hasText("a bare nucleus, a positive ion");
+        assertThat(part("charge")).hasText("+");
+        Chrome.button(page, "Neutron in").click();
+        assertThat(part("charge")).hasText("+");
+        Chrome.button(page, "Electron in").click();
+        assertThat(page.locator("[data-part=charge]").first()).hasText("");
+        assertThat(came("It is")).hasText("a neutral atom");
+        Chrome.button(page, "Proton in").click();
+        assertThat(came("Element")).hasText("helium");
+        assertThat(page.locator("[data-lit=He]")).hasCount(1);
+        assertThat(page.locator("[data-near='He-3']")).isVisible();
+        // The electron is dragged out of its shell: the nucleus is bare.
+        Eyes eyes = new Eyes(page);
+        BoundingBox store = part("store").boundingBox();
+        double[] outer = eyes.middle("circle[aria-label^='the outermost electron']");
+        eyes.drag(outer, new double[] {store.x + store.width / 2, store.y});
+        assertThat(part("charge")).hasText("2+");
+        eyes.drag(eyes.middle("circle[aria-label^='an electron from the store']"), new double[] {outer[0], outer[1] + 30});
+        assertThat(part("charge")).hasText("+");
+        assertThat(page.getByTestId("step")).containsText("5 of 5");
+        Chrome.button(page, "One step back").click();
+        assertThat(part("charge")).hasText("2+");
+    }
+
+    @Test
+    void alongTheChartNucleiCeaseToLast() {
+        as("ines");
+        page.navigate(App.address() + "/bench/atom-workbench");
+        Chrome.button(page, "Make the nucleus …").click();
+        Chrome.button(page, "Do it").click();
+        page.keyboard().press("Escape");
+        assertThat(part("life")).hasText("stable");
+        // Two squares to the right on the chart, by its own handle.
+        Locator atom = page.locator("circle[aria-label^='the atom on the chart']");
+        BoundingBox at = atom.boundingBox();
+        BoundingBox lit = page.locator("[data-part=neighbours]").boundingBox();
+        assertThat(lit.width).isGreaterThan(100);
+        double square = (double) page.evaluate("() => { const r = [...document.querySelectorAll('rect')]"
+                + ".find((r) => r.getAttribute('stroke') === 'var(--copper)' && !r.dataset.lit); return r.getBoundingClientRect().width; }");
+        Eyes eyes = new Eyes(page);
+        double[] from = {at.x + at.width / 2, at.y + at.height / 2};
+        eyes.drag(from, new double[] {from[0] + 2 * square, from[1]});
+        assertThat(page.getByTestId("step")).containsText("6 protons, 8 neutrons");
+        assertThat(came("Its nucleus is")).hasText("not stable");
+        assertThat(came("It decays by")).hasText("β⁻: a neutron turns into a proton");
+        assertThat(part("half-life")).hasText("5730 years");
+        page.getByLabel("To be built").selectOption("A nucleus that turns into nitrogen-14 by one decay");
+        assertThat(came("What was asked for is")).hasText("built");
+    }
+
+    @Test
+    void theLabTakesStepsAndNamesSlips() {
+        as("nadia.pike");
+        Chrome.sealed(page, "One proton more", 2, "Build");
+        for (String piece : new String[] {"Neutron in", "Proton in", "Electron in", "Electron in", "Electron in", "Neutron in",
+            "Electron out", "Proton in"}) {
+            Chrome.button(page, piece).click();
+        }
+        Chrome.button(page, "Into the notebook").click();
+        assertThat(Chrome.cell(page, "atomic number", 9)).hasValue("3");
+        assertThat(Chrome.cell(page, "charge", 6)).hasValue(Pattern.compile("[−-]1"));
+        Chrome.part(page, "Analyse");
+        Locator ion = Chrome.question(page, "An ion has 16 protons");
+        Chrome.answer(ion, "16", "");
+        assertThat(ion).containsText("Neutrons have none");
+        Chrome.answer(ion, "2", "");
+        assertThat(ion).containsText("Which sign have electrons?");
+        new LabHands(page).right("An ion has 16 protons", "-2", "");
+        Locator mean = Chrome.question(page, "What is the relative atomic mass of chlorine");
+        Chrome.answer(mean, "35.97", "u");
+        assertThat(mean).containsText("Three atoms in four");
+        new LabHands(page).right("What is the relative atomic mass of chlorine", "35.45", "u");
+    }
+}
