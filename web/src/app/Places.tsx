@@ -12,6 +12,7 @@ const Join = lazy(() => import('../classroom/Join').then((m) => ({ default: m.Jo
 const TeacherHome = lazy(() => import('../classroom/TeacherHome').then((m) => ({ default: m.TeacherHome })));
 const ClassList = lazy(() => import('../classroom/ClassList').then((m) => ({ default: m.ClassList })));
 const Catalogue = lazy(() => import('../classroom/Catalogue').then((m) => ({ default: m.Catalogue })));
+const ApparatusPage = lazy(() => import('../classroom/ApparatusPage').then((m) => ({ default: m.ApparatusPage })));
 const People = lazy(() => import('../classroom/People').then((m) => ({ default: m.People })));
 const ActsPage = lazy(() => import('../classroom/ActsPage').then((m) => ({ default: m.ActsPage })));
 const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: m.Roster })));
@@ -55,6 +56,7 @@ export function Places() {
       <Routes>
         <Route path="/" element={teacher ? <TeacherHome /> : <StudentHome />} />
         {teacher && <Route path="/catalogue" element={<Catalogue />} />}
+        {teacher && <Route path="/apparatus/:apparatus" element={<ApparatusPage />} />}
         {teacher && <Route path="/bench/:apparatus" element={<OpenBench />} />}
         {teacher && <Route path="/labs/:labId" element={<LabPreview />} />}
         {teacher && <Route path="/classes/:classId" element={<Roster />} />}

@@ -1,6 +1,6 @@
 import { Shrink } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Navigate, useParams } from 'react-router';
+import { Navigate, useParams, useSearchParams } from 'react-router';
 import { useMe } from '../shell/session';
 import { isApparatus, type Manifest, type SetUp } from '../core';
 import { replay } from '../core/models';
@@ -99,6 +99,15 @@ function Bench({ m }: { m: Manifest }) {
   });
   // The header isn't drawn anew with every frame.
   const takeSetUp = useCallback((setUp: SetUp) => latest.current(setUp), []);
+  // Who comes from a set-up's entry finds it on the bench; from then on the bench is as it was left.
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('set-up');
+  useEffect(() => {
+    if (!asked) return;
+    const found = (m.setUps as SetUp[]).find((s) => s.id === asked);
+    if (found) takeSetUp(found);
+    setParams([], { replace: true });
+  }, [asked, m, takeSetUp, setParams]);
 
   return (
     <main

@@ -1,11 +1,15 @@
 import type { Block } from '../core';
 import { bench } from './bench';
+import { choice } from './choice';
 import { explanation } from './explanation';
+import { extension } from './extension';
 import { films } from './films';
 import { graph } from './graph';
 import type { BlockKind } from './kind/kind';
 import { number } from './number';
+import { opening } from './opening';
 import { prediction } from './prediction';
+import { reading } from './reading';
 import { table } from './table';
 import { text } from './text';
 import { vocabulary } from './vocabulary';
@@ -30,7 +34,11 @@ const EVERY: { [T in Block['type']]: BlockKind<T> } = {
   table,
   graph,
   number,
+  choice,
   explanation,
+  opening,
+  reading,
+  extension,
 };
 const ALL = listed(Object.values(EVERY));
 

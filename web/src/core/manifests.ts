@@ -6,7 +6,9 @@ import index from './generated/apparatus/index.json';
 export type { ApparatusId, ApparatusTypes } from './generated/apparatus/types';
 
 /** Every apparatus there is, as lists show it. */
-export const apparatusList = index as Pick<Manifest, 'id' | 'name' | 'summary' | 'topics'>[];
+export const apparatusList = index as (Pick<Manifest, 'id' | 'name' | 'summary' | 'topics'> & {
+  quantities: string[];
+})[];
 
 const files = import.meta.glob<{ default: unknown }>(['./generated/apparatus/*.json', '!**/index.json']);
 

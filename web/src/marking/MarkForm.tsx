@@ -12,7 +12,7 @@ export function MarkForm({
   onMarked,
 }: {
   work: string;
-  block: BlockOf<'number'> | BlockOf<'explanation'>;
+  block: BlockOf<'number' | 'choice' | 'explanation'>;
   mark?: Schemas['MarkView'];
   onMarked: () => void;
 }) {

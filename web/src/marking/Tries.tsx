@@ -22,7 +22,7 @@ export function Tries({
   onOpened,
 }: {
   work: string;
-  block: BlockOf<'number'>;
+  block: BlockOf<'number' | 'choice'>;
   tried: Schemas['TriedView'];
   onOpened: () => void;
 }) {

@@ -102,7 +102,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
       ? undefined
       : (block) => (
           <Suspense>
-            {block.type === 'number' && data.tried[block.id] && (
+            {block.type !== 'explanation' && data.tried[block.id] && (
               <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />
             )}
             <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />

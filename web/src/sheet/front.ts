@@ -31,5 +31,5 @@ export type Stance = 'bench' | 'notebook';
 /** A part looks at what was measured where it has a graph or asks something, and nothing to measure on or to fill. */
 export function stanceOf(sheet: Sheet, part: number): Stance {
   const has = (...types: string[]) => sheet.parts[part].blocks.some((b) => types.includes(b.type));
-  return has('graph', 'number', 'explanation') && !has('films', 'bench', 'table') ? 'notebook' : 'bench';
+  return has('graph', 'number', 'choice', 'explanation') && !has('films', 'bench', 'table') ? 'notebook' : 'bench';
 }

@@ -14,7 +14,7 @@ export function MarkNote({
   block,
   context,
 }: {
-  block: BlockOf<'number'> | BlockOf<'explanation'>;
+  block: BlockOf<'number' | 'choice' | 'explanation'>;
   context: SheetContext;
 }) {
   const mark = context.marks[block.id];

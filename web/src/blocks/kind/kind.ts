@@ -15,7 +15,7 @@ export interface SheetContext {
   lacks: (block: BlockOf<'number'>) => string;
   check: (block: string, number: string, unit: string) => Promise<Schemas['Checked']>;
   /** What a teacher sees below a block that brings points. */
-  marking?: (block: BlockOf<'number'> | BlockOf<'explanation'>) => ReactNode;
+  marking?: (block: BlockOf<'number' | 'choice' | 'explanation'>) => ReactNode;
 }
 
 export interface ViewProps<T extends Block['type']> {

@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import type { Answered } from '../../core';
 import { notesOf } from '../../notebook/notes';
 import { Button, inputClass, Trouble } from '../../ui';
+import { Found, TriesLeft } from '../kind/Checked';
 import type { BlockKind, ViewProps } from '../kind/kind';
 import { MarkNote, Points } from '../kind/Marked';
 
@@ -72,28 +73,8 @@ function Question({ block, context }: ViewProps<'number'>) {
           )}
         </form>
       )}
-      {!readOnly && !lacks && left < block.tries && (feedback ?? before)?.verdict !== 'right' && (
-        <p className={`text-fine ${left === 0 ? 'text-copper' : 'text-soft'}`} data-testid="tries-left">
-          {left === 0
-            ? 'Your tries are used up. An answer is still kept, but brings no points until ' +
-              'your teacher opens the question again.'
-            : `${left} of ${block.tries} tries left.`}
-        </p>
-      )}
-      <div role="status">
-        {shown && (
-          <p
-            className={
-              `rounded-house border-l-3 px-3 py-2 ` +
-              `${shown.verdict === 'right' ? 'border-verdigris bg-stage' : 'border-ochre bg-wash'}`
-            }
-            data-verdict={shown.verdict}
-          >
-            {shown.verdict === 'right' ? '✓ ' : ''}
-            {shown.feedback}
-          </p>
-        )}
-      </div>
+      {!readOnly && !lacks && <TriesLeft left={left} tries={block.tries} last={feedback ?? before} />}
+      <Found of={shown} />
       <Trouble error={error} />
       <MarkNote block={block} context={context} />
     </section>

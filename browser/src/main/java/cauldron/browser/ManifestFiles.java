@@ -49,7 +49,8 @@ final class ManifestFiles {
             tray.addAll((List<?>) tree.get("instruments"));
             Files.writeString(folder.resolve(m.id() + ".json"), json.writeValueAsString(tree));
             Files.writeString(portraits.resolve(m.id() + ".json"), json.writeValueAsString(look));
-            index.add(Tree.of("id", m.id(), "name", m.name(), "summary", m.summary(), "topics", m.topics()));
+            index.add(Tree.of("id", m.id(), "name", m.name(), "summary", m.summary(), "topics", m.topics(),
+                    "quantities", m.quantities()));
         }
         Files.writeString(folder.resolve("index.json"), json.writeValueAsString(index));
         Files.writeString(folder.resolve("shapes.d.ts"), "// Generated from all that is declared; don't edit.\n"

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -113,5 +114,24 @@ class AtomTest {
         Chrome.answer(mean, "35.97", "u");
         assertThat(mean).containsText("Three atoms in four");
         new LabHands(page).right("What is the relative atomic mass of chlorine", "35.45", "u");
+        // A choice question: a hint to what is wrong, not all, all; and its reason is asked for at handing in.
+        Locator choice = page.locator("section").filter(new Locator.FilterOptions().setHasText("Which of these change the charge"))
+                .last();
+        Locator check = choice.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check"));
+        choice.getByLabel("A neutron in").check();
+        check.click();
+        assertThat(choice).containsText("did the charge change when a neutron came in?");
+        choice.getByLabel("A neutron in").uncheck();
+        choice.getByLabel("A proton out").check();
+        check.click();
+        assertThat(choice).containsText("it isn't all");
+        assertThat(choice).containsText("Your tries are used up");
+        choice.getByLabel("An electron in").check();
+        choice.getByLabel("A neutron and a proton for each other").check();
+        check.click();
+        assertThat(choice.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+        Chrome.button(page, "Hand in …").click();
+        assertThat(page.getByText("Analyse: give your reason")).isVisible();
+        assertThat(page.getByText("Aim: answer the opening question")).isVisible();
     }
 }

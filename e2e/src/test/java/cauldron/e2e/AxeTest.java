@@ -36,6 +36,10 @@ class AxeTest {
             Chrome.link(page, "Catalogue").click();
             Chrome.link(page, "Open on the bench").first().waitFor();
             check(page, "catalogue");
+            Chrome.link(page, "Rail run").click();
+            page.getByText("What students take wrongly").waitFor();
+            check(page, "an apparatus");
+            Chrome.link(page, "Catalogue").first().click();
             Chrome.inItem(page, "The lamp keeper's clock", "Read and give");
             Chrome.button(page, "Give to a class").waitFor();
             check(page, "lab preview");

@@ -2,10 +2,13 @@ package cauldron.core.apparatus;
 
 import cauldron.core.Tree;
 import cauldron.core.instrument.Instrument;
+import cauldron.core.quantity.QuantityNames;
 import cauldron.core.quantity.Units;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 
 /**
@@ -247,6 +250,15 @@ public record Manifest(String id, int modelVersion, String name, String summary,
             }
         }
         throw new IllegalArgumentException(name + " has no " + kind + " “" + wanted + "”");
+    }
+
+    /** What it has to do with: the quantities of its channels and outcomes that have an everyday name. */
+    public List<String> quantities() {
+        Set<String> named = new LinkedHashSet<>();
+        channels.forEach(c -> named.add(QuantityNames.plain(c.read())));
+        outcomes.forEach(o -> named.add(QuantityNames.plain(o.read())));
+        named.remove("");
+        return List.copyOf(named);
     }
 
     /** All of it as plain data. */

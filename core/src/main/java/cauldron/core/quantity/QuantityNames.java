@@ -30,4 +30,10 @@ public final class QuantityNames {
     public static String of(Unit unit) {
         return NAMES.getOrDefault(unit.dimension(), "");
     }
+
+    /** The same without its article, for lists: {@code length}. */
+    public static String plain(Unit unit) {
+        String named = of(unit);
+        return named.substring(named.indexOf(' ') + 1);
+    }
 }

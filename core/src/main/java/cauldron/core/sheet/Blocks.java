@@ -3,11 +3,15 @@ package cauldron.core.sheet;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.extension.ExtensionBlock;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.graph.GraphBlock;
 import cauldron.core.block.number.NumberBlock;
+import cauldron.core.block.opening.OpeningBlock;
 import cauldron.core.block.prediction.PredictionBlock;
+import cauldron.core.block.reading.ReadingBlock;
 import cauldron.core.block.table.TableBlock;
 import cauldron.core.block.text.TextBlock;
 import cauldron.core.block.vocabulary.VocabularyBlock;
@@ -28,7 +32,11 @@ public final class Blocks extends Variants<Block> {
         register(new TableBlock.Kind());
         register(new GraphBlock.Kind());
         register(new NumberBlock.Kind());
+        register(new ChoiceBlock.Kind());
         register(new ExplanationBlock.Kind());
+        register(new OpeningBlock.Kind());
+        register(new ReadingBlock.Kind());
+        register(new ExtensionBlock.Kind());
     }
 
     private void register(BlockKind<?> kind) {

@@ -3,10 +3,12 @@ package cauldron.core.sheet;
 import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.graph.GraphBlock;
 import cauldron.core.block.number.NumberBlock;
+import cauldron.core.block.opening.OpeningBlock;
 import cauldron.core.block.prediction.PredictionBlock;
 import cauldron.core.block.table.TableBlock;
 import java.util.List;
@@ -41,6 +43,10 @@ public final class CountedBlocks {
                 return new NumberBlock(id, "", 0, 1, Tree.text(b, "restsOn", ""), null);
             case "explanation":
                 return new ExplanationBlock(id, "", (int) Tree.number(b, "words"), 0, List.of());
+            case "choice":
+                return new ChoiceBlock(id, "", List.of(), false, Tree.text(b, "reasonPrompt", ""), 0, 1);
+            case "opening":
+                return new OpeningBlock(id, "", (int) Tree.number(b, "words"));
             default:
                 return null;
         }

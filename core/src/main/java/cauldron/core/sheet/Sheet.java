@@ -60,6 +60,23 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
         return null;
     }
 
+    /** A way to work: recordings that are measured, or an apparatus that is set and run. */
+    public enum Way { RECORDINGS, BENCH }
+
+    /** How students work in it, in the order in which they come to it. */
+    public List<Way> ways() {
+        List<Way> found = new ArrayList<>();
+        for (Part part : parts) {
+            for (Block block : part.blocks()) {
+                Way way = block.type().equals("films") ? Way.RECORDINGS : block.type().equals("bench") ? Way.BENCH : null;
+                if (way != null && !found.contains(way)) {
+                    found.add(way);
+                }
+            }
+        }
+        return found;
+    }
+
     /** All points of the lab. */
     public double points() {
         double sum = 0;

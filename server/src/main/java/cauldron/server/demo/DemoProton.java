@@ -13,6 +13,8 @@ import java.util.Map;
 final class DemoProton extends DemoScript {
 
     private static final String[][] KINDS = {{"proton", "neutron"}, {"neutron", "electron"}, {"electron", "proton"}};
+    private static final List<String> KNOWN = List.of("A nucleus and electrons going round it.",
+            "Protons, neutrons, electrons; there are also quarks.", "It is the smallest part of an element.");
     private static final int STEPS = 9;
     private static final String[][] ELEMENTS = {{"carbon", "6"}, {"oxygen", "8"}, {"calcium", "20"}};
     private static final String[][] OWN = {{"neon", "10"}, {"sulfur", "16"}, {"iron", "26"}, {"krypton", "36"}};
@@ -35,6 +37,7 @@ final class DemoProton extends DemoScript {
 
     @Override
     void measure(DemoJournal journal, boolean all, RandomSource chance) {
+        journal.add("known", "answer", Tree.of("text", KNOWN.get(chance.below(KNOWN.size()))));
         build(journal, all ? STEPS : 3, chance);
         if (all) {
             lasting(journal, chance);
@@ -112,7 +115,7 @@ final class DemoProton extends DemoScript {
 
     @Override
     List<Answer> analyse(DemoJournal journal) {
-        return List.of(new Answer("mean", "35.45", "u"), new Answer("argon", "8", ""), new Answer("ion", "-2", ""),
+        return List.of(new Answer("mean", "35.45", "u"), new Answer("argon", "8", ""), new Answer("ion", "-2", ""), new Answer("charged", "2, 3, 4", "Each time a proton or an electron came or went the charge did, never with a neutron."),
                 new Answer("neutrons", "21", ""),
                 new Answer("ratio", Numbers.print(journal.number("stable", 3, "hi") / journal.number("stable", 3, "Z"), 2), ""));
     }

@@ -15,7 +15,7 @@ abstract class DemoScript {
     /** Frames a second of the labs' recordings. */
     static final double RATE = 120;
 
-    /** An answer to a question. */
+    /** An answer to a question: a number with its unit, or places that were chosen, with the reason. */
     record Answer(String block, String number, String unit) {
     }
 

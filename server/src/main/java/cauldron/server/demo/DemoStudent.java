@@ -2,6 +2,7 @@ package cauldron.server.demo;
 
 import cauldron.core.RandomSource;
 import cauldron.core.Tree;
+import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.marking.Marking;
@@ -9,6 +10,7 @@ import cauldron.server.notebooks.Notebooks;
 import cauldron.server.platform.Person;
 import cauldron.server.trials.Trials;
 import java.time.Clock;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -79,9 +81,13 @@ class DemoStudent {
         }
         if (stage >= ANALYSED) {
             for (DemoScript.Answer answer : script.analyse(journal)) {
-                journal.add(answer.block(), "answer", Tree.of("number", answer.number(), "unit", answer.unit()));
+                boolean chosen = journal.sheet().block(answer.block()) instanceof ChoiceBlock;
+                journal.add(answer.block(), "answer", chosen
+                        ? Tree.of("chosen", Arrays.stream(answer.number().split(", ")).map(Double::valueOf).toList(), "reason",
+                                answer.unit())
+                        : Tree.of("number", answer.number(), "unit", answer.unit()));
                 journal.send();
-                marking.check(work.id(), student, answer.block(), answer.number(), answer.unit());
+                marking.check(work.id(), student, answer.block(), answer.number(), chosen ? "" : answer.unit());
             }
         }
         if (stage >= HANDED_IN) {

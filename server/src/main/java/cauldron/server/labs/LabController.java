@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 class LabController {
 
     record LabView(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
-                   @NotNull String apparatus, @NotNull Double points) {
+                   @NotNull String apparatus, @NotNull Double points, @NotNull List<@NotNull String> ways) {
     }
 
     record LabPreview(@NotNull LabView lab, @NotNull Map<String, Object> sheet) {
@@ -41,6 +41,7 @@ class LabController {
 
     private static LabView view(Labs.LabInfo lab) {
         return new LabView(lab.id(), lab.sheet().title(), lab.sheet().summary(), lab.sheet().minutes(),
-                lab.sheet().apparatus(), lab.sheet().points());
+                lab.sheet().apparatus(), lab.sheet().points(),
+                lab.sheet().ways().stream().map(way -> way.name().toLowerCase()).toList());
     }
 }

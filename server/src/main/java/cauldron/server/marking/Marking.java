@@ -1,6 +1,8 @@
 package cauldron.server.marking;
 
 import cauldron.core.block.Block;
+import cauldron.core.block.Question;
+import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerCheck;
@@ -107,18 +109,14 @@ public class Marking {
     @Transactional
     public Checked check(UUID workId, Person student, String blockId, String number, String unit) {
         Assignments.Held held = assignments.hold(workId, student);
-        if (!(held.sheet().block(blockId) instanceof NumberBlock question)) {
+        if (!(held.sheet().block(blockId) instanceof Question question)) {
             throw Problems.notFound("question");
         }
         Progress progress = new Progress(held.sheet(), notebooks.notebook(workId, held.sheet()).slots(), Map.of());
         if (!progress.isOpen(progress.partOf(blockId).id())) {
             throw Problems.conflict("not-open", "Seal your prediction first; then this question opens.");
         }
-        String waitsFor = progress.waitsFor(question);
-        if (waitsFor != null) {
-            throw Problems.conflict("not-measured", waitsFor);
-        }
-        AnswerCheck.Result result = AnswerCheck.check(number, unit, progress.key(question, held.work().seed()));
+        AnswerCheck.Result result = found(question, progress, held.work().seed(), number, unit);
         Tried before = tried(List.of(workId), Map.of(workId, held.sheet())).getOrDefault(workId, Map.of()).get(blockId);
         int left = before == null ? question.tries() : before.left();
         if (!result.counts() || number.length() > LONGEST || unit.length() > LONGEST) {
@@ -129,11 +127,23 @@ public class Marking {
         return new Checked(result, Math.max(0, left - 1), left == 0);
     }
 
+    private static AnswerCheck.Result found(Question question, Progress progress, int seed, String number, String unit) {
+        if (question instanceof ChoiceBlock choice) {
+            return choice.check(number);
+        }
+        NumberBlock asked = (NumberBlock) question;
+        String waitsFor = progress.waitsFor(asked);
+        if (waitsFor != null) {
+            throw Problems.conflict("not-measured", waitsFor);
+        }
+        return AnswerCheck.check(number, unit, progress.key(asked, seed));
+    }
+
     /** Opens a question again whose tries are used up. */
     @Transactional
     public void open(UUID workId, Person teacher, String blockId) {
         Assignments.Opened opened = assignments.open(workId, teacher);
-        if (opened.own() || !(opened.sheet().block(blockId) instanceof NumberBlock)) {
+        if (opened.own() || !(opened.sheet().block(blockId) instanceof Question)) {
             throw Problems.notFound("question");
         }
         openings.save(new Opening(workId, blockId, teacher.id(), clock.instant()));
@@ -181,7 +191,7 @@ public class Marking {
         }
         Map<UUID, Map<String, Tried>> map = new LinkedHashMap<>();
         all.forEach((work, blocks) -> blocks.forEach((block, list) -> {
-            if (sheets.get(work).block(block) instanceof NumberBlock question) {
+            if (sheets.get(work).block(block) instanceof Question question) {
                 Instant since = opened.getOrDefault(work + block, Instant.MIN);
                 long used = list.stream().filter(a -> a.madeAt().isAfter(since)).count();
                 Attempt best = list.get(0);

@@ -52,7 +52,9 @@ final class Leaf {
 
     void heading(Element to, String prompt, double points) {
         Element h = to.appendElement("h3").text(prompt);
-        h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + " points");
+        if (points > 0) {
+            h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + " points");
+        }
     }
 
     void soft(Element to, String words) {

@@ -2,11 +2,15 @@ package cauldron.server.reports;
 
 import cauldron.core.block.Block;
 import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.extension.ExtensionBlock;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.graph.GraphBlock;
 import cauldron.core.block.number.NumberBlock;
+import cauldron.core.block.opening.OpeningBlock;
 import cauldron.core.block.prediction.PredictionBlock;
+import cauldron.core.block.reading.ReadingBlock;
 import cauldron.core.block.table.TableBlock;
 import cauldron.core.block.text.TextBlock;
 import cauldron.core.block.vocabulary.VocabularyBlock;
@@ -40,7 +44,11 @@ final class Prints {
         add(all, TableBlock.class, Prints::table);
         add(all, GraphBlock.class, (b, leaf, to) -> leaf.picture(b, to, "The graph was not drawn."));
         add(all, NumberBlock.class, new NumberPrint());
+        add(all, ChoiceBlock.class, new ChoicePrint());
         add(all, ExplanationBlock.class, Prints::explanation);
+        add(all, OpeningBlock.class, Prints::opening);
+        add(all, ReadingBlock.class, Prints::reading);
+        add(all, ExtensionBlock.class, Prints::extension);
         if (all.size() != Blocks.ALL.all().size()) {
             throw new IllegalStateException("There are " + Blocks.ALL.all().size() + " kinds of block, but prints of " + all.size());
         }
@@ -76,5 +84,29 @@ final class Prints {
         ExplanationBlock.Explained answer = leaf.read(block, Blocks.ALL.kind(ExplanationBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : answer.text());
         leaf.mark(block, to);
+    }
+
+    private static void opening(OpeningBlock block, Leaf leaf, Element to) {
+        leaf.heading(to, block.prompt(), 0);
+        OpeningBlock.Thought answer = leaf.read(block, Blocks.ALL.kind(OpeningBlock.Kind.class).answer);
+        leaf.quoted(to, answer == null ? "" : answer.text());
+    }
+
+    private static void reading(ReadingBlock block, Leaf leaf, Element to) {
+        Element list = to.appendElement("ul");
+        for (ReadingBlock.Source source : block.sources()) {
+            Element item = list.appendElement("li").text(source.title());
+            item.appendText(source.about().isEmpty() ? "" : ": " + source.about());
+            item.appendText(source.address().isEmpty() ? "" : " (" + source.address() + ")");
+        }
+    }
+
+    private static void extension(ExtensionBlock block, Leaf leaf, Element to) {
+        ExtensionBlock.Further answer = leaf.read(block, Blocks.ALL.kind(ExtensionBlock.Kind.class).answer);
+        // Nobody has to; where nothing was written, nothing is printed.
+        if (answer != null && !answer.text().isBlank()) {
+            leaf.heading(to, block.title() + ": " + block.prompt(), 0);
+            leaf.quoted(to, answer.text());
+        }
     }
 }

@@ -5,9 +5,9 @@ import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 
 import cauldron.core.Tree;
-import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Neighbours;
+import cauldron.core.block.Question;
 import cauldron.core.block.Slot;
 import cauldron.core.block.Written;
 import cauldron.core.block.table.Gathered;
@@ -25,7 +25,7 @@ import cauldron.core.marking.AnswerKeyForm;
  * @param tries   how many tries can bring points
  * @param restsOn the table whose rows must be there before it opens; empty where it rests on none
  */
-public record NumberBlock(String id, String prompt, double points, int tries, String restsOn, AnswerKey key) implements Block {
+public record NumberBlock(String id, String prompt, double points, int tries, String restsOn, AnswerKey key) implements Question {
 
     /** Tries where the lab doesn't say. */
     public static final int USUAL_TRIES = 6;

@@ -1,0 +1,2 @@
+/** Questions answered by choosing, with a reason. */
+package cauldron.core.block.choice;

@@ -1,0 +1,2 @@
+/** Questions to begin with. */
+package cauldron.core.block.opening;

@@ -1,0 +1,2 @@
+/** What to read further. */
+package cauldron.core.block.reading;
