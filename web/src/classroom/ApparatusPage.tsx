@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Suspense, use, type ReactNode } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, ask } from '../api/client';
-import { apparatusList, isApparatus, manifestOf, type SetUp } from '../core';
+import { apparatusList, isApparatus, manifestOf, type Channel, type Manifest, type SetUp } from '../core';
+import { inSentence } from '../core/words';
 import { ApparatusPortrait } from '../scenes/ApparatusPortrait';
 import { Shell } from '../shell/Shell';
 import { Symbol, Trouble } from '../ui';
@@ -41,7 +42,7 @@ function Known({ id }: { id: string }) {
         <div className="flex flex-1 flex-col gap-3 p-6">
           <h1 className="text-title font-bold">{m.name}</h1>
           <p className="max-w-prose">{m.summary}</p>
-          <p className="text-fine text-soft">{[...m.topics, ...listed.quantities].join(' · ')}</p>
+          <p className="text-fine text-soft">{[...new Set([...m.topics, ...listed.quantities])].join(' · ')}</p>
           <Link to={`/bench/${id}`} className={`mt-auto ${toBench}`}>
             Open on the bench
           </Link>
@@ -49,7 +50,7 @@ function Known({ id }: { id: string }) {
       </div>
       <div className="mb-8 grid grid-cols-2 gap-x-10 gap-y-6">
         <Listing title="What it shows">
-          {[...m.channels, ...told].map((c) => (
+          {[...m.channels.map((c) => ({ ...c, name: ofBody(m, c) })), ...told].map((c) => (
             <li key={c.id} className="flex justify-between gap-3 border-b py-1">
               <span>{c.name}</span>
               <span className="whitespace-nowrap text-soft">
@@ -120,6 +121,12 @@ function Known({ id }: { id: string }) {
       </section>
     </>
   );
+}
+
+/** A channel's name with the body it belongs to. */
+function ofBody(m: Manifest, c: Channel) {
+  const body = m.bodies.find((b) => b.id === c.body);
+  return body ? `${c.name}, ${inSentence(body.name)}` : c.name;
 }
 
 function Listing({ title, children }: { title: string; children: ReactNode }) {

@@ -40,7 +40,7 @@ export function Finder({ wanted, onChange }: { wanted: Wanted; onChange: (w: Wan
         <input
           id={id}
           type="search"
-          className={`${inputClass} w-64 pl-8`}
+          className={`${inputClass} w-52 pl-8`}
           placeholder="Name, topic, word …"
           maxLength={80}
           value={wanted.words}
@@ -59,6 +59,7 @@ export function Finder({ wanted, onChange }: { wanted: Wanted; onChange: (w: Wan
           key={field}
           label={label}
           hideLabel
+          className="[&>select]:w-41"
           value={wanted[field]}
           onChange={(value) => onChange({ ...wanted, [field]: value })}
           options={list}

@@ -31,6 +31,9 @@ class Screenshots {
             page.getByText("Physics 11").waitFor();
             shoot(page, "classes");
             Chrome.link(page, "Catalogue").click();
+            page.getByLabel("Quantity").selectOption("volume");
+            shoot(page, "catalogue");
+            Chrome.button(page, "Show all").click();
             Chrome.inItem(page, "The lamp keeper's clock", "Read and give");
             Chrome.button(page, "Give to a class").waitFor();
             shoot(page, "lab-preview");
@@ -144,16 +147,6 @@ class Screenshots {
             Chrome.button(page, "Energy").click();
             new BenchHands(page).runTo("a time", "2.2");
             shoot(page, "side-by-side");
-            Chrome.button(page, "Side by side").click();
-            new BenchHands(page).set("Hung mass", "200");
-            new BenchHands(page).runTo("lowest point", "2");
-            Chrome.button(page, "Restart with these settings").click();
-            new BenchHands(page).set("Damping", "0.3");
-            new BenchHands(page).runTo("a time", "3");
-            Chrome.button(page, "Trials").click();
-            page.getByLabel("Name of trial 2").waitFor();
-            Chrome.button(page, "Trace behind").last().click();
-            shoot(page, "trials");
             page.navigate(App.address() + "/bench/propeller-glider");
             Chrome.button(page, "Start the propeller").click();
             Chrome.button(page, "Pause").click();
