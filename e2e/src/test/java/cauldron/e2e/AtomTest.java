@@ -59,7 +59,8 @@ class AtomTest {
         double[] outer = eyes.middle("circle[aria-label^='the outermost electron']");
         eyes.drag(outer, new double[] {store.x + store.width / 2, store.y});
         assertThat(part("charge")).hasText("2+");
-        eyes.drag(eyes.middle("circle[aria-label^='an electron from the store']"), new double[] {outer[0], outer[1] + 30});
+        eyes.drag(eyes.middle("circle[aria-label^='an electron from the store']"), new double[] {outer[0], outer[1]
+                + 30});
         assertThat(part("charge")).hasText("+");
         assertThat(page.getByTestId("step")).containsText("5 of 5");
         Chrome.button(page, "One step back").click();
@@ -80,7 +81,8 @@ class AtomTest {
         BoundingBox lit = page.locator("[data-part=neighbours]").boundingBox();
         assertThat(lit.width).isGreaterThan(100);
         double square = (double) page.evaluate("() => { const r = [...document.querySelectorAll('rect')]"
-                + ".find((r) => r.getAttribute('stroke') === 'var(--copper)' && !r.dataset.lit); return r.getBoundingClientRect().width; }");
+                + ".find((r) => r.getAttribute('stroke') === 'var(--copper)' && !r.dataset.lit); return "
+                + "r.getBoundingClientRect().width; }");
         Eyes eyes = new Eyes(page);
         double[] from = {at.x + at.width / 2, at.y + at.height / 2};
         eyes.drag(from, new double[] {from[0] + 2 * square, from[1]});
@@ -96,7 +98,8 @@ class AtomTest {
     void theLabTakesStepsAndNamesSlips() {
         as("nadia.pike");
         Chrome.sealed(page, "One proton more", 2, "Build");
-        for (String piece : new String[] {"Neutron in", "Proton in", "Electron in", "Electron in", "Electron in", "Neutron in",
+        for (String piece : new String[] {"Neutron in", "Proton in", "Electron in", "Electron in", "Electron in",
+                "Neutron in",
             "Electron out", "Proton in"}) {
             Chrome.button(page, piece).click();
         }
@@ -115,7 +118,8 @@ class AtomTest {
         assertThat(mean).containsText("Three atoms in four");
         new LabHands(page).right("What is the relative atomic mass of chlorine", "35.45", "u");
         // A choice question: a hint to what is wrong, not all, all; and its reason is asked for at handing in.
-        Locator choice = page.locator("section").filter(new Locator.FilterOptions().setHasText("Which of these change the charge"))
+        Locator choice = page.locator("section").filter(new Locator.FilterOptions().setHasText("Which of these change "
+                + "the charge"))
                 .last();
         Locator check = choice.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check"));
         choice.getByLabel("A neutron in").check();

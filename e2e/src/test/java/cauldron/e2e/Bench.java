@@ -60,6 +60,13 @@ class Bench {
             frameInTheBrowser("spring-trolley", Map.of("latched", true, "back", 40.0));
             frameInTheBrowser("swift-shot", Map.of("pressure", 6.0));
             frameInTheBrowser("twin-tanks", Map.of("section", "wide"));
+            frameInTheBrowser("liquid-bridge", Map.of("liquid", "water"));
+            frameInTheBrowser("reaction-balance", Map.of("closed", "balloon"));
+            frameInTheBrowser("equilibrium-flask", Map.of());
+            frameInTheBrowser("equilibrium-flask", Map.of("grain", "fine"));
+            stepInTheBrowser("volume-bench", Map.of("second-fill", 30.0), Map.of("type", "perform", "act", "look", "with",
+                    Map.of("height", 9.0)));
+            stepInTheBrowser("atom-workbench", Map.of("protons", 6.0), Map.of("type", "perform", "act", "neutron-in"));
             runTable();
             crash();
             gasFrames();
@@ -82,7 +89,10 @@ class Bench {
             // The clock of a page ticks in tenths of a millisecond, so frames are timed in tens.
             List<Number> tens = (List<Number>) page.evaluate("""
                     ([apparatus, settings, frame]) => {
-                      const begin = { 'drop-tower': 'let-go', 'spring-trolley': 'let-go', 'swift-shot': 'fire' }[apparatus];
+                      const begin = {
+                        'drop-tower': 'let-go', 'spring-trolley': 'let-go', 'swift-shot': 'fire', 'liquid-bridge': 'turn',
+                        'reaction-balance': 'tip',
+                      }[apparatus];
                       const open = () => {
                         const run = core.openRun(apparatus, settings, 1);
                         if (begin) run.act({ type: 'perform', act: begin });
@@ -100,6 +110,28 @@ class Bench {
                     }""", List.of(apparatus, settings, Inventory.get(apparatus).manifest().speed() / 60));
             double[] t = tens.stream().mapToDouble(Number::doubleValue).sorted().toArray();
             row("one frame of " + apparatus + " " + settings + " in Chromium (advance, scene, all channels)", "median %.3f ms, p99 %.3f ms",
+                    quantile(t, 0.5), quantile(t, 0.99));
+        }
+    }
+
+    /** One thing done on a bench without time, and all that is drawn and told of it. */
+    @SuppressWarnings("unchecked")
+    private void stepInTheBrowser(String apparatus, Map<String, Object> settings, Map<String, Object> action) {
+        try (BrowserContext context = Chrome.context(800, 600)) {
+            Page page = ReplayTest.pageWithCore(context);
+            List<Number> tens = (List<Number>) page.evaluate("""
+                    ([apparatus, settings, action]) => {
+                      const times = [];
+                      for (let i = 0; i < 120; i++) {
+                        const run = core.openRun(apparatus, settings, 1);
+                        const from = performance.now();
+                        for (let k = 0; k < 10; k++) { run.act(action); run.scene(); run.channels(); run.outcomes(); }
+                        if (i >= 20) times.push((performance.now() - from) / 10);
+                      }
+                      return times;
+                    }""", List.of(apparatus, settings, action));
+            double[] t = tens.stream().mapToDouble(Number::doubleValue).sorted().toArray();
+            row("one step of " + apparatus + " in Chromium (act, scene, all channels and outcomes)", "median %.3f ms, p99 %.3f ms",
                     quantile(t, 0.5), quantile(t, 0.99));
         }
     }

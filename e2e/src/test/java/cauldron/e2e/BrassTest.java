@@ -93,7 +93,8 @@ class BrassTest {
         grip("Fill to a mark: the jug").waitFor();
         // By its lip the jug is brought over the first cylinder; how high the hand is says how far it is filled.
         BoundingBox large = cylinder(1).locator("[data-marks]").boundingBox();
-        eyes.drag(middle(grip("Fill to a mark: the jug")), new double[] {large.x + large.width, large.y + 0.45 * large.height});
+        eyes.drag(middle(grip("Fill to a mark: the jug")), new double[] {large.x + large.width, large.y
+                + 0.45 * large.height});
         assertThat(step()).containsText(Pattern.compile("the jug into the first cylinder, to about 1[345][0-9]"));
         levelEye(1);
         double read = reading(1, 2, 250, false);
@@ -113,7 +114,8 @@ class BrassTest {
         levelEye(1);
         double floats = reading(1, 2, 250, false);
         assertThat(floats).isCloseTo(read + 1.5, within(0.5));
-        does("Put a thing …", Map.of("Thing", "the cork", "To", "the first cylinder", "How", "held under with a needle"));
+        does("Put a thing …", Map.of("Thing", "the cork", "To", "the first cylinder", "How", "held under with a "
+                + "needle"));
         page.keyboard().press("Escape");
         levelEye(1);
         assertThat(reading(1, 2, 250, false)).isCloseTo(read + 6.1, within(1.0));
@@ -122,7 +124,8 @@ class BrassTest {
         page.keyboard().press("Escape");
         assertThat(page.locator("[data-part=display]").first()).hasText(Pattern.compile("1[5-9]\\.[0-9]{2} g"));
         does("Put a thing …", Map.of("Thing", "the shackle", "To", "the third cylinder"));
-        assertThat(page.getByText("The shackle doesn't go into the third cylinder: it is wider than the opening")).isVisible();
+        assertThat(page.getByText("The shackle doesn't go into the third cylinder: it is wider than the "
+                + "opening")).isVisible();
     }
 
     @Test
@@ -154,10 +157,12 @@ class BrassTest {
             Chrome.cell(page, "eye high up", i + 1).fill(LabHands.print(high[i], 2));
             if (i < 2) {
                 levelEye(i + 1);
-                Chrome.cell(page, "eye level", i + 1).fill(LabHands.print(reading(i + 1, scale[i][0], scale[i][1], false), 2));
+                Chrome.cell(page, "eye level", i + 1).fill(LabHands.print(reading(i + 1, scale[i][0], scale[i][1],
+                        false), 2));
             } else {
                 // Read too early: the eye is level with another cylinder still.
-                Chrome.cell(page, "eye level", i + 1).fill(LabHands.print(reading(i + 1, scale[i][0], scale[i][1], false), 2));
+                Chrome.cell(page, "eye level", i + 1).fill(LabHands.print(reading(i + 1, scale[i][0], scale[i][1],
+                        false), 2));
             }
         }
         levelEye(1);

@@ -37,7 +37,8 @@ class CatalogueTest {
             page.reload();
             assertThat(cards(page)).hasCount(1);
             Chrome.link(page, "Atom workbench").click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Atom workbench"))).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Atom "
+                    + "workbench"))).isVisible();
             assertThat(page.getByText("Neutrons thought to change the charge")).isVisible();
             assertThat(page.getByText("One proton more")).isVisible();
             Chrome.link(page, "Show Off the line").click();

@@ -1,13 +1,13 @@
 package cauldron.core.chemistry;
 
 /**
- * Nuclides up to krypton, as data: for each element {@code symbol: mass number, mass in u, a and the share of its atoms in
- * per cent, t and the half-life in s; …}. Where neither a nor t stands, the half-life isn't known here.
+ * Nuclides up to krypton, as data: for each element {@code symbol: mass number, mass in u, a and the share of its
+ * atoms in per cent, t and the half-life in s; …}. Where neither a nor t stands, the half-life isn't known here.
  *
- * <p>Masses: CODATA/AME values, and shares of 2009, as restated in the packages periodictable and pymatgen. Half-lives: Blue
- * Obelisk Data Repository, and its activation table for chlorine-36, calcium-41, selenium-79 and krypton-81; for sodium-24
- * its 14.959 h, which it gives as seconds. Half-lives of evaluations since then differ by up to a few per cent: 1.25e9
- * years for potassium-40, 157 years for silicon-32.
+ * <p>Masses: CODATA/AME values, and shares of 2009, as restated in the packages periodictable and pymatgen.
+ * Half-lives: Blue Obelisk Data Repository, and its activation table for chlorine-36, calcium-41, selenium-79 and
+ * krypton-81; for sodium-24 its 14.959 h, which it gives as seconds. Half-lives of evaluations since then differ by up
+ * to a few per cent: 1.25e9 years for potassium-40, 157 years for silicon-32.
  */
 final class NuclideTable {
 

@@ -8,10 +8,10 @@ import java.util.List;
  *
  * <p>A way of decay is open if the mass before is greater than that of all that comes out (K. Heyde, Basic Ideas and
  * Concepts in Nuclear Physics, ch. 3 to 5), by atomic masses, with which the electrons come out right: only a positron
- * needs two electron masses more. A nucleus from which a neutron, a proton or two of them can come off does that, within
- * 10⁻²⁰ s; then α (up to krypton that is beryllium-8); then β either way, and both where both are open. How often each
- * happens, and decays by two β at once, can't be told from masses and are left out. Masses of nuclides far from the stable
- * ones are estimates.
+ * needs two electron masses more. A nucleus from which a neutron, a proton or two of them can come off does that,
+ * within 10⁻²⁰ s; then α (up to krypton that is beryllium-8); then β either way, and both where both are open. How
+ * often each happens, and decays by two β at once, can't be told from masses and are left out. Masses of nuclides far
+ * from the stable ones are estimates.
  */
 public final class Nuclides {
 
@@ -21,8 +21,10 @@ public final class Nuclides {
     private static final double ELECTRON = 5.48579909e-4;
     private static final double PER_CENT = 0.01;
     /** Masses of rubidium-84 and on in u, into which krypton turns (G. Audi, A. H. Wapstra, AME2003). */
-    private static final double[] RUBIDIUM = {83.914385, 84.911789738, 85.91116742, 86.909180527, 87.91131559, 88.912278,
-        89.914802, 90.916537, 91.919729, 92.922042, 93.926405, 94.929303, 95.93427, 96.93735, 97.94179, 98.94538, 99.94987,
+    private static final double[] RUBIDIUM = {83.914385, 84.911789738, 85.91116742, 86.909180527, 87.91131559,
+            88.912278,
+        89.914802, 90.916537, 91.919729, 92.922042, 93.926405, 94.929303, 95.93427, 96.93735, 97.94179, 98.94538,
+                99.94987,
         100.9532};
     private static final int RUBIDIUM_FROM = 84;
     private static final List<List<Nuclide>> ALL = read();
@@ -123,7 +125,9 @@ public final class Nuclides {
         }
     }
 
-    /** Mass set free, in u, where what is left has so many protons and neutrons less; NaN where that isn't in the table. */
+    /**
+     * Mass set free, in u, where what is left has so many protons and neutrons less; NaN where that isn't in the table.
+     */
     static double released(Nuclide from, int protons, int neutrons, double off) {
         return from.mass() - massOf(from.protons() - protons, from.neutrons() - neutrons) - off;
     }

@@ -1,10 +1,10 @@
 package cauldron.core.chemistry;
 
 /**
- * Electrons of an atom by shells, K to N, in the ground state. Neutral atoms up to krypton fill 1s 2s 2p 3s 3p 4s 3d 4p,
- * but for chromium and copper, which have one electron in 4s (NIST Atomic Spectra Database, ground levels). What a
- * positive ion lacks, it lacks in its outermost shell first: iron(II) has 2, 8, 14. What a negative ion has more, it has
- * where the elements after it have it.
+ * Electrons of an atom by shells, K to N, in the ground state. Neutral atoms up to krypton fill 1s 2s 2p 3s 3p 4s 3d
+ * 4p, but for chromium and copper, which have one electron in 4s (NIST Atomic Spectra Database, ground levels). What a
+ * positive ion lacks, it lacks in its outermost shell first: iron(II) has 2, 8, 14. What a negative ion has more, it
+ * has where the elements after it have it.
  */
 public final class Shells {
 

@@ -71,9 +71,11 @@ class ChoiceBlockTest {
     void faultsAreToldWithTheirPlace() {
         assertThatThrownBy(() -> sheet(choice(false, wrong("A", ""), wrong("B", ""))))
                 .hasMessageContaining("block c: choices: one of them has to be right");
-        assertThatThrownBy(() -> sheet(choice(false, right("A"), right("B")))).hasMessageContaining("“several” has to be true");
+        assertThatThrownBy(() -> sheet(choice(false, right("A"), right("B")))).hasMessageContaining("“several” has to "
+                + "be true");
         assertThatThrownBy(() -> sheet(choice(false, right("A")))).hasMessageContaining("two at least");
-        assertThatThrownBy(() -> sheet(Tree.of("type", "reading", "id", "r", "sources", List.of(Tree.of("title", "X", "address",
+        assertThatThrownBy(() -> sheet(Tree.of("type", "reading", "id", "r", "sources", List.of(Tree.of("title", "X",
+                "address",
                 "javascript:alert(1)"))))).hasMessageContaining("has to begin with https://");
     }
 
@@ -83,9 +85,11 @@ class ChoiceBlockTest {
         asked.put("reasonPrompt", "Why?");
         Sheet sheet = sheet(Tree.of("type", "opening", "id", "o", "prompt", "What do you know?", "words", 3.0), asked,
                 Tree.of("type", "extension", "id", "e", "prompt", "Go on."));
-        assertThat(missing(sheet, Map.of())).containsExactly("Part one: answer the opening question", "Part one: choose an answer");
+        assertThat(missing(sheet, Map.of())).containsExactly("Part one: answer the opening question", "Part one: "
+                + "choose an answer");
         assertThat(missing(sheet, Map.of("o", Tree.of("answer", Tree.of("text", "A little bit")), "c",
-                Tree.of("answer", Tree.of("chosen", List.of(1.0), "reason", " "))))).containsExactly("Part one: give your reason");
+                Tree.of("answer", Tree.of("chosen", List.of(1.0), "reason", " "))))).containsExactly("Part one: give "
+                        + "your reason");
         assertThat(missing(sheet, Map.of("o", Tree.of("answer", Tree.of("text", "A little bit")), "c",
                 Tree.of("answer", Tree.of("chosen", List.of(1.0), "reason", "So."))))).isEmpty();
     }

@@ -59,7 +59,8 @@ class NuclidesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"H, 3, 12.32", "C, 14, 5700", "Na, 22, 2.602", "Cl, 36, 301000", "Co, 60, 5.271", "Kr, 85, 10.75", "Be, 10, 1.5e6"})
+    @CsvSource({"H, 3, 12.32", "C, 14, 5700", "Na, 22, 2.602", "Cl, 36, 301000", "Co, 60, 5.271", "Kr, 85, 10.75",
+            "Be, 10, 1.5e6"})
     void halfLivesArePublishedOnes(String symbol, int massNumber, double years) {
         // CRC Handbook, table of the isotopes.
         assertThat(nuclide(symbol, massNumber).halfLife() / YEAR).isCloseTo(years, Percentage.withPercentage(1));
@@ -68,7 +69,8 @@ class NuclidesTest {
     @ParameterizedTest
     @CsvSource({"H, 3, BETA_MINUS", "C, 14, BETA_MINUS", "Co, 60, BETA_MINUS", "P, 32, BETA_MINUS", "C, 11, BETA_PLUS",
         "F, 18, BETA_PLUS", "Na, 22, BETA_PLUS", "Be, 7, CAPTURE", "Fe, 55, CAPTURE", "Ge, 71, CAPTURE", "Be, 8, ALPHA",
-        "He, 5, NEUTRON", "Li, 5, PROTON", "Be, 13, NEUTRON", "F, 16, PROTON", "Be, 6, TWO_PROTONS", "O, 26, TWO_NEUTRONS"})
+        "He, 5, NEUTRON", "Li, 5, PROTON", "Be, 13, NEUTRON", "F, 16, PROTON", "Be, 6, TWO_PROTONS", "O, 26, "
+                + "TWO_NEUTRONS"})
     void theWayOfDecayFollowsFromTheMasses(String symbol, int massNumber, Decay way) {
         assertThat(Nuclides.decays(nuclide(symbol, massNumber))).containsExactly(way);
     }
@@ -76,14 +78,15 @@ class NuclidesTest {
     @Test
     void someDecayBothWays() {
         for (String[] one : new String[][] {{"K", "40"}, {"Cu", "64"}, {"Cl", "36"}, {"V", "50"}}) {
-            assertThat(Nuclides.decays(nuclide(one[0], Integer.parseInt(one[1])))).as(one[0]).containsExactly(Decay.BETA_MINUS,
+            assertThat(Nuclides.decays(nuclide(one[0], Integer.parseInt(one[1])))).as(one[0])
+                    .containsExactly(Decay.BETA_MINUS,
                     Decay.BETA_PLUS);
         }
     }
 
     /**
-     * Nothing lighter could come out of a stable one, by masses that know nothing of which are stable. Calcium-48 could turn
-     * by β⁻ but would have to turn by six units of spin, and was never seen to.
+     * Nothing lighter could come out of a stable one, by masses that know nothing of which are stable. Calcium-48
+     * could turn by β⁻ but would have to turn by six units of spin, and was never seen to.
      */
     @Test
     void stableOnesHaveNoWayOut() {

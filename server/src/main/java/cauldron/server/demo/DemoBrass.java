@@ -11,7 +11,8 @@ import java.util.Map;
 /** Is it brass? Three scales worked out, three levels read, three things dipped, the shackle's water caught. */
 final class DemoBrass extends DemoScript {
 
-    private static final String[][] SCALES = {{"100 mL", "10", "20", "10"}, {"25 mL", "5", "10", "25"}, {"10 mL", "2", "4", "10"}};
+    private static final String[][] SCALES = {{"100 mL", "10", "20", "10"}, {"25 mL", "5", "10", "25"}, {"10 mL", "2",
+            "4", "10"}};
     private static final List<String> COLUMNS = List.of("which", "a", "b", "n");
     /** How finely each cylinder is read, in mL. */
     private static final double[] READ_TO = {0.2, 0.05, 0.05};
@@ -24,7 +25,8 @@ final class DemoBrass extends DemoScript {
 
     @Override
     List<String> predictions() {
-        return List.of("It lies on top, so it takes no room in the water.", "A part of it is under water, and only that counts.",
+        return List.of("It lies on top, so it takes no room in the water.", "A part of it is under water, and only "
+                + "that counts.",
                 "A thing takes up as much room as it has.", "It pushes the water aside over its whole width.");
     }
 
@@ -54,7 +56,8 @@ final class DemoBrass extends DemoScript {
         for (int i = 0; i < rows; i++) {
             journal.cell("readings", i + 1, "which", SCALES[i][0]);
             read(journal, "readings", i + 1, "high", high[i], trial, 0);
-            read(journal, "readings", i + 1, "V", came(run, "level." + (i + 1)) + READ_TO[i] * chance.normal() / 3, trial, 1);
+            read(journal, "readings", i + 1, "V", came(run, "level." + (i + 1)) + READ_TO[i] * chance.normal() / 3,
+                    trial, 1);
         }
     }
 
@@ -68,7 +71,8 @@ final class DemoBrass extends DemoScript {
             act(run, "put", "thing", things[i], "to", "shelf");
             double before = came(run, "level.2");
             act(run, "put", "thing", things[i], "to", "second", "how", i == things.length - 1 ? "held" : "free");
-            read[i] = new double[] {mass, before + 0.05 * chance.normal(), came(run, "level.2") + 0.05 * chance.normal(), run.time()};
+            read[i] = new double[] {mass, before + 0.05 * chance.normal(), came(run, "level.2")
+                    + 0.05 * chance.normal(), run.time()};
             if (i < things.length - 1) {
                 act(run, "put", "thing", things[i], "to", "shelf");
             }
@@ -109,7 +113,8 @@ final class DemoBrass extends DemoScript {
         }
     }
 
-    private static void read(DemoJournal journal, String table, int row, String column, double value, String trial, double step) {
+    private static void read(DemoJournal journal, String table, int row, String column, double value, String trial,
+            double step) {
         journal.cell(table, row, column, Numbers.fixed(value, 2), trial, step, "", Map.of(), "");
     }
 
@@ -127,9 +132,11 @@ final class DemoBrass extends DemoScript {
         for (int row = 1; row <= SCALES.length; row++) {
             caught += journal.number("ran", row, "V") / SCALES.length;
         }
-        return List.of(new Answer("space", "0.2", "mL"), new Answer("hundred", print(journal.number("readings", 1, "V")), "mL"),
+        return List.of(new Answer("space", "0.2", "mL"), new Answer("hundred", print(journal.number("readings", 1,
+                "V")), "mL"),
                 new Answer("ten", print(journal.number("readings", 3, "V")), "mL"),
-                new Answer("cork", print(journal.number("dipped", 4, "after") - journal.number("dipped", 4, "before")), "cm³"),
+                new Answer("cork", print(journal.number("dipped", 4, "after") - journal.number("dipped", 4, "before")),
+                        "cm³"),
                 new Answer("shackle", print(caught), "cm³"),
                 new Answer("lead", print(journal.number("dipped", 2, "m")
                         / (journal.number("dipped", 2, "after") - journal.number("dipped", 2, "before"))), "g/cm³"),
@@ -144,12 +151,17 @@ final class DemoBrass extends DemoScript {
     @Override
     List<String> explanations() {
         return List.of("It is brass and lead and steel because of the density.",
-                "The sinker has nearly the density of lead and the shackle that of steel. The nut could be brass or copper, "
+                "The sinker has nearly the density of lead and the shackle that of steel. The nut could be brass or "
+                        + "copper, "
                         + "because two cubic centimetres can't be read well enough.",
-                "The sinker is lead, nothing else in the list is near. The shackle is steel to within a tenth. The nut lies "
-                        + "between brass and copper: with half a division of a quarter of a millilitre it can be either. The eye "
-                        + "must be level because the scale is in front of the water; from above one reads too much. If the can "
-                        + "isn't full the first water only fills it up. For two cubic centimetres I would take the 10 mL cylinder, "
+                "The sinker is lead, nothing else in the list is near. The shackle is steel to within a tenth. The "
+                        + "nut lies "
+                        + "between brass and copper: with half a division of a quarter of a millilitre it can be "
+                        + "either. The eye "
+                        + "must be level because the scale is in front of the water; from above one reads too much. "
+                        + "If the can "
+                        + "isn't full the first water only fills it up. For two cubic centimetres I would take the 10 "
+                        + "mL cylinder, "
                         + "if it went in.");
     }
 

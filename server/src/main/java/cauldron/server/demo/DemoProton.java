@@ -20,7 +20,8 @@ final class DemoProton extends DemoScript {
     private static final String[][] OWN = {{"neon", "10"}, {"sulfur", "16"}, {"iron", "26"}, {"krypton", "36"}};
     /** What is asked, and atoms that meet it: protons, neutrons, electrons. */
     private static final String[][] CHALLENGES = {{"twice-negative", "two minus, 18 neutrons", "16", "18", "18"},
-        {"like-neon", "three plus, like neon", "13", "14", "10"}, {"sister", "chlorine's other isotope", "17", "20", "17"},
+        {"like-neon", "three plus, like neon", "13", "14", "10"}, {"sister", "chlorine's other isotope", "17", "20",
+                "17"},
         {"old", "light and old", "6", "8", "6"}, {"forty", "forty nucleons", "18", "22", "18"},
         {"to-nitrogen", "becomes nitrogen-14", "6", "8", "5"}};
 
@@ -58,7 +59,8 @@ final class DemoProton extends DemoScript {
                 run.act(new Action.Perform("proton-in"));
                 what = "proton-in";
             }
-            rows.add(new String[] {(what.startsWith("e") ? "an " : "a ") + what.replace('-', ' '), number(run, "atomic-number"), number(run, "mass-number"),
+            rows.add(new String[] {(what.startsWith("e") ? "an " : "a ") + what.replace('-', ' '), number(run,
+                    "atomic-number"), number(run, "mass-number"),
                 number(run, "charge")});
         }
         String trial = journal.keep("pieces", 1, run);
@@ -103,7 +105,8 @@ final class DemoProton extends DemoScript {
         for (int row = 1; row <= 4; row++) {
             String[] one = CHALLENGES[(from + row) % CHALLENGES.length];
             Run run = journal.bench("wanted", Map.of("challenge", one[0]));
-            run.act(new Action.Perform("nucleus", Tree.of("protons", Double.valueOf(one[2]), "neutrons", Double.valueOf(one[3]))));
+            run.act(new Action.Perform("nucleus", Tree.of("protons", Double.valueOf(one[2]), "neutrons",
+                    Double.valueOf(one[3]))));
             run.act(new Action.Perform("electrons", Tree.of("electrons", Double.valueOf(one[4]))));
             String trial = journal.keep("wanted", row, run);
             journal.cell("built", row, "what", one[1]);
@@ -115,19 +118,26 @@ final class DemoProton extends DemoScript {
 
     @Override
     List<Answer> analyse(DemoJournal journal) {
-        return List.of(new Answer("mean", "35.45", "u"), new Answer("argon", "8", ""), new Answer("ion", "-2", ""), new Answer("charged", "2, 3, 4", "Each time a proton or an electron came or went the charge did, never with a neutron."),
+        return List.of(new Answer("mean", "35.45", "u"), new Answer("argon", "8", ""), new Answer("ion", "-2", ""),
+                new Answer("charged", "2, 3, 4", "Each time a proton or an electron came or went the charge did, "
+                        + "never with a neutron."),
                 new Answer("neutrons", "21", ""),
-                new Answer("ratio", Numbers.print(journal.number("stable", 3, "hi") / journal.number("stable", 3, "Z"), 2), ""));
+                new Answer("ratio", Numbers.print(journal.number("stable", 3, "hi") / journal.number("stable", 3, "Z"),
+                        2), ""));
     }
 
     @Override
     List<String> explanations() {
         return List.of("Protons make the element and electrons make the charge and neutrons make it heavier.",
-                "Protons decide the element, protons less electrons the charge. In my chart light nuclei last with as many neutrons "
+                "Protons decide the element, protons less electrons the charge. In my chart light nuclei last with as "
+                        + "many neutrons "
                         + "as protons, calcium with up to 28. Chlorine's mass is in the middle.",
-                "The element is the number of protons, nothing else. The charge is protons less electrons; a neutron never "
-                        + "changed it. Light nuclei last with as many neutrons as protons, calcium with up to 1.4 times as many, "
-                        + "and with too many or too few they turn into another element. 35.45 is the mean of two kinds of chlorine, "
+                "The element is the number of protons, nothing else. The charge is protons less electrons; a neutron "
+                        + "never "
+                        + "changed it. Light nuclei last with as many neutrons as protons, calcium with up to 1.4 "
+                        + "times as many, "
+                        + "and with too many or too few they turn into another element. 35.45 is the mean of two "
+                        + "kinds of chlorine, "
                         + "three to one; no single atom has that mass.");
     }
 

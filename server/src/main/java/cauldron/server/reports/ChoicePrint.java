@@ -25,7 +25,8 @@ final class ChoicePrint implements Prints.Print<ChoiceBlock> {
         }
         Marking.Tried tried = leaf.standing().tried().get(block.id());
         if (tried != null) {
-            leaf.soft(to, "Best try: " + tried.number() + ". " + tried.feedback() + " " + Numbers.printShort(tried.points())
+            leaf.soft(to, "Best try: " + tried.number() + ". " + tried.feedback() + " "
+                    + Numbers.printShort(tried.points())
                     + " of " + Numbers.printShort(block.points()) + " points.");
         }
         leaf.mark(block, to);

@@ -14,7 +14,8 @@ record Atom(int protons, int neutrons, int electrons) {
 
     /** What kind of thing it is by its charge. */
     enum Kind {
-        NEUTRAL("a neutral atom"), POSITIVE("a positive ion"), NEGATIVE("a negative ion"), BARE("a bare nucleus, a positive ion");
+        NEUTRAL("a neutral atom"), POSITIVE("a positive ion"), NEGATIVE("a negative ion"), BARE("a bare nucleus, a "
+                + "positive ion");
 
         final String inWords;
 
@@ -49,7 +50,9 @@ record Atom(int protons, int neutrons, int electrons) {
         return Nuclides.of(protons, neutrons);
     }
 
-    /** Mass in u: that of the neutral atom, less or more electrons; binding of electrons is left out. NaN if not known. */
+    /**
+     * Mass in u: that of the neutral atom, less or more electrons; binding of electrons is left out. NaN if not known.
+     */
     double mass() {
         return nuclide() == null ? Double.NaN : nuclide().mass() - charge() * ELECTRON;
     }

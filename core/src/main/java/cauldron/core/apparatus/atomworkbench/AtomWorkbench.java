@@ -67,9 +67,11 @@ public final class AtomWorkbench extends Apparatus {
     final Channel n = channel("neutron-number", "N", "Neutrons", "").typically(0, 66).decimals(0);
     final Channel e = channel("electron-number", "n_e", "Electrons", "").typically(0, 36).decimals(0);
     final Channel mass = channel("mass", "m", "Mass of this atom or ion", "u").typically(0, 100).decimals(4);
-    final Channel mean = channel("mean-mass", "m_r", "Mean mass of the element's atoms in nature", "u").typically(0, 100)
+    final Channel mean = channel("mean-mass", "m_r", "Mean mass of the element's atoms in nature", "u").typically(0,
+            100)
             .decimals(3);
-    final Channel share = channel("share", "x", "Share of the element's atoms in nature", "%").typically(0, 100).decimals(3);
+    final Channel share = channel("share", "x", "Share of the element's atoms in nature", "%").typically(0, 100)
+            .decimals(3);
 
     final Event changed = event("changed", "changed");
 
@@ -101,7 +103,8 @@ public final class AtomWorkbench extends Apparatus {
     final List<SceneNumber> near = each((2 * AROUND + 1) * (2 * AROUND + 1), i -> number("near." + i));
     final SceneNumber askedNow = number("asked").words(Stream.concat(Stream.of(""), Stream.of(Challenge.values())
             .map(c -> c.inWords)).toArray(String[]::new));
-    final SceneNumber life = number("life").words("stable", "100 million years or more", "a year or more", "a day or more",
+    final SceneNumber life = number("life").words("stable", "100 million years or more", "a year or more", "a day or "
+            + "more",
             "a minute or more", "less than a minute", "half-life not in the table");
     final SceneNumber halfLifeNumber = number("half-life");
     final SceneNumber halfLifeUnit = number("half-life-unit").words(HalfLife.UNITS);
@@ -121,15 +124,19 @@ public final class AtomWorkbench extends Apparatus {
     final Act electronIn = act("electron-in", "Electron in").unless(full).told("an electron in");
     final Act electronOut = act("electron-out", "Electron out").unless(bare).told("an electron out");
     final Act nucleus = act("nucleus", "Make the nucleus …").told("{protons} protons, {neutrons} neutrons");
-    final Amount wantedProtons = nucleus.amount("protons", "Z", "Protons", "").within(1, Nuclides.HEAVIEST).step(1).first(6);
-    final Amount wantedNeutrons = nucleus.amount("neutrons", "N", "Neutrons", "").within(0, MOST_NEUTRONS).step(1).first(6);
+    final Amount wantedProtons = nucleus.amount("protons", "Z", "Protons", "").within(1, Nuclides.HEAVIEST).step(1)
+            .first(6);
+    final Amount wantedNeutrons = nucleus.amount("neutrons", "N", "Neutrons", "").within(0, MOST_NEUTRONS).step(1)
+            .first(6);
     final Act hull = act("electrons", "Set the electrons …").told("{electrons} electrons");
-    final Amount wantedElectrons = hull.amount("electrons", "n_e", "Electrons", "").within(0, Nuclides.HEAVIEST).step(1).first(6);
+    final Amount wantedElectrons = hull.amount("electrons", "n_e", "Electrons", "").within(0, Nuclides.HEAVIEST)
+            .step(1).first(6);
 
     /** Atom workbench. */
     public AtomWorkbench() {
         super("atom-workbench", 1, "Atom workbench");
-        about("An atom stands on the chart of nuclides and moves a square with each proton or neutron; electrons come and go at "
+        about("An atom stands on the chart of nuclides and moves a square with each proton or neutron; electrons come "
+                + "and go at "
                 + "its shells.", "atoms", "isotopes", "ions", "periodic table", "radioactivity");
         steps();
         schematic();
@@ -140,10 +147,12 @@ public final class AtomWorkbench extends Apparatus {
         slips("Neutrons thought to change the charge", "Mass number taken for the atomic mass",
                 "An ion thought to be a new element", "Sign of the charge the other way round");
         portrait().with(protons, 11.0).with(neutrons, 12.0).with(electrons, 10.0).through(0, 0.58, 0.42, 0.4);
-        setUp("from-one", "From one proton on", "A proton alone: is that an atom? Ask for what comes next before you do it: a "
+        setUp("from-one", "From one proton on", "A proton alone: is that an atom? Ask for what comes next before you "
+                + "do it: a "
                 + "neutron, an electron, another proton. When does the charge change, when the element?")
                 .reading(z, a, charge);
-        setUp("off-the-line", "Off the line", "Carbon with six neutrons. Put neutrons in, one at a time, and ask each time: does "
+        setUp("off-the-line", "Off the line", "Carbon with six neutrons. Put neutrons in, one at a time, and ask each "
+                + "time: does "
                 + "it last? Where on the chart are those that do?")
                 .with(protons, 6.0).with(neutrons, 6.0).with(electrons, 6.0).reading(a, share, mass);
     }
@@ -157,19 +166,22 @@ public final class AtomWorkbench extends Apparatus {
     }
 
     private static String[] names() {
-        return IntStream.rangeClosed(1, Nuclides.HEAVIEST).mapToObj(i -> Element.number(i).name()).toArray(String[]::new);
+        return IntStream.rangeClosed(1, Nuclides.HEAVIEST).mapToObj(i -> Element.number(i).name())
+                .toArray(String[]::new);
     }
 
     /** Symbols by atomic number; the neutron's for 0. */
     private static String[] symbols() {
-        return Stream.concat(Stream.of("n"), IntStream.rangeClosed(1, Nuclides.HEAVIEST).mapToObj(i -> Element.number(i).symbol()))
+        return Stream.concat(Stream.of("n"), IntStream.rangeClosed(1, Nuclides.HEAVIEST)
+                .mapToObj(i -> Element.number(i).symbol()))
                 .toArray(String[]::new);
     }
 
     /** Each way alone, and at the end both ways of β. */
     private static String[] decays() {
         return Stream.concat(Arrays.stream(Decay.values()).map(d -> d.inWords),
-                Stream.of("β⁻, or β⁺ or electron capture", "β⁻ or electron capture", "a neutron or a proton leaves")).toArray(String[]::new);
+                Stream.of("β⁻, or β⁺ or electron capture", "β⁻ or electron capture", "a neutron or a proton "
+                        + "leaves")).toArray(String[]::new);
     }
 
     /** Where in the words of {@link #decay} some ways stand; NaN for none. */
@@ -222,7 +234,8 @@ public final class AtomWorkbench extends Apparatus {
         if (act == nucleus) {
             double toNeutrons = Math.floor((x - MAP_X) / CELL);
             double toProtons = Math.floor((y - MAP_Y) / CELL);
-            boolean on = toNeutrons >= 0 && toNeutrons <= MOST_NEUTRONS && toProtons >= 1 && toProtons <= Nuclides.HEAVIEST;
+            boolean onChart = toNeutrons >= 0 && toNeutrons <= MOST_NEUTRONS;
+            boolean on = onChart && toProtons >= 1 && toProtons <= Nuclides.HEAVIEST;
             return on ? Tree.of(wantedProtons.id(), toProtons, wantedNeutrons.id(), toNeutrons) : null;
         }
         boolean inside = Math.hypot(x - ATOM_X, y - ATOM_Y) < ATOM_RADIUS;

@@ -157,7 +157,8 @@ final class AtomWorkbenchExperiment extends StepsExperiment {
         int at = 0;
         for (int up = around; up >= -around; up--) {
             for (int right = -around; right <= around; right++) {
-                out.put(d.near.get(at++), AtomWorkbench.shown(Nuclides.of(atom.protons() + up, atom.neutrons() + right)));
+                out.put(d.near.get(at++), AtomWorkbench.shown(Nuclides.of(atom.protons() + up, atom.neutrons()
+                        + right)));
             }
         }
         Nuclide nuclide = atom.nuclide();

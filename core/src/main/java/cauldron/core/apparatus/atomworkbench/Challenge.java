@@ -7,7 +7,8 @@ import java.util.function.Predicate;
 
 /** What may be asked to be built; every atom that is as asked counts. */
 enum Challenge {
-    CARBON("carbon", "A stable, neutral atom with six protons", a -> a.protons() == 6 && a.charge() == 0 && a.isStable()),
+    CARBON("carbon", "A stable, neutral atom with six protons",
+            a -> a.protons() == 6 && a.charge() == 0 && a.isStable()),
     TWICE_NEGATIVE("twice-negative", "A doubly charged negative ion with 18 neutrons",
             a -> a.charge() == -2 && a.neutrons() == 18),
     LIKE_NEON("like-neon", "A triply charged positive ion with the shells of neon",

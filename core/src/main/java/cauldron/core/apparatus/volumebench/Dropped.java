@@ -9,8 +9,8 @@ import cauldron.core.apparatus.volumebench.VolumeBench.Where;
 import java.util.Map;
 
 /**
- * What is meant by letting go of something at a place of the table. A lip let go over another vessel pours until the water
- * there stands as high as the hand; a thing let go below the water is held there.
+ * What is meant by letting go of something at a place of the table. A lip let go over another vessel pours until the
+ * water there stands as high as the hand; a thing let go below the water is held there.
  */
 final class Dropped {
 
@@ -48,16 +48,19 @@ final class Dropped {
         Where vessel = over(Where.JUG);
         String thing = d.putThing.options().get(which).id();
         if (vessel == null) {
-            return Tree.of(d.putThing.id(), thing, d.putTo.id(), near(d.pan) && y > -NEAR ? "balance" : "shelf", d.putHow.id(),
+            return Tree.of(d.putThing.id(), thing, d.putTo.id(), near(d.pan) && y > -NEAR ? "balance" : "shelf",
+                    d.putHow.id(),
                     "free");
         }
-        return Tree.of(d.putThing.id(), thing, d.putTo.id(), vessel.id, d.putHow.id(), y < surface(vessel) - BELOW ? "held"
+        return Tree.of(d.putThing.id(), thing, d.putTo.id(), vessel.id, d.putHow.id(), y < surface(vessel) - BELOW
+                ? "held"
                 : "free");
     }
 
     private Map<String, Object> filled(Where from) {
         if (near(d.sink) && y < 0) {
-            return Tree.of(d.fillFrom.id(), from.id, d.fillInto.id(), Where.SINK.id, d.fillTo.id(), VolumeBench.MOST_POURED);
+            return Tree.of(d.fillFrom.id(), from.id, d.fillInto.id(), Where.SINK.id, d.fillTo.id(),
+                    VolumeBench.MOST_POURED);
         }
         Where into = over(from);
         if (into == null) {
@@ -101,7 +104,8 @@ final class Dropped {
                 Vessel shape = Table.vessel(d, settings, vessel);
                 double across = Math.abs(x - now.of(foot.x()));
                 double up = y - now.of(foot.y());
-                if (across < Math.max(NEAR, shape.radius()) && up > shape.floor() - CM && up < shape.floor() + shape.brim() + OVER) {
+                if (across < Math.max(NEAR, shape.radius()) && up > shape.floor() - CM && up < shape.floor()
+                        + shape.brim() + OVER) {
                     return vessel;
                 }
             }

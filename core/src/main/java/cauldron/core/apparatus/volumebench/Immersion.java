@@ -3,8 +3,8 @@ package cauldron.core.apparatus.volumebench;
 /**
  * How deep water stands with things in it. Each thing is taken as an upright prism on the floor: {@code c h} of it is
  * under water at the depth h, as long as that is no more than all of it, or for what floats, than has the thing's own
- * mass (Archimedes). Then {@code A h = V + Σ min(c h, most)} has one solution. Newton's steps come down on it from above,
- * as the line is convex and of straight pieces, and end at it exactly in as many steps as there are things.
+ * mass (Archimedes). Then {@code A h = V + Σ min(c h, most)} has one solution. Newton's steps come down on it from
+ * above, as the line is convex and of straight pieces, and end at it exactly in as many steps as there are things.
  */
 final class Immersion {
 

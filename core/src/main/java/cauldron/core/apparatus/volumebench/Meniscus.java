@@ -61,14 +61,14 @@ final class Meniscus {
     }
 
     /**
-     * Follows the surface out to where it has the slope of the wall, by ln ψ: far from the wall of a wide tube it rises as
-     * an exponential.
+     * Follows the surface out to where it has the slope of the wall, by ln ψ: far from the wall of a wide tube it
+     * rises as an exponential.
      *
      * @param out where heights across the tube are put; or null
      * @return the radius at which it is that steep; with {@code out}, the volume above the lowest point
      */
     private double reach(double b, double slope, double capillary, double[] out) {
-        // From the axis on by the closed form for small slopes, b ℓ-lengths of a modified Bessel function, as long as it is nearly flat.
+        // From the axis on, where it is nearly flat, a modified Bessel function stands for it.
         double start = slope * SMALL;
         double r = startRadius(b, start, capillary);
         double z = 2 * b * capillary * capillary * (besselI0(r / capillary) - 1);

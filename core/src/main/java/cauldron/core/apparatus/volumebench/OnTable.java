@@ -12,7 +12,9 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
 
-/** What is on the table and where: water in each vessel, vessels and things in their places; and what follows from that. */
+/**
+ * What is on the table and where: water in each vessel, vessels and things in their places; and what follows from that.
+ */
 final class OnTable {
 
     static final double DENSITY = Liquid.WATER.density(20);

@@ -4,9 +4,9 @@ package cauldron.core.apparatus.volumebench;
  * What an eye sees on the front of a vessel: where, at the height of its scale, a point in or behind it appears.
  *
  * <p>The eye is at a distance before the vessel's axis, at any height. A point above the level of the eye is seen up
- * through the water, so its ray is broken where it leaves the wall (Snell, n = 1.333); one below is seen down through air
- * above the surface, straight. The wall itself is thin and left out. Being off by a height h shifts what is read by h
- * r / d, the parallax of a scale that stands before what it measures.
+ * through the water, so its ray is broken where it leaves the wall (Snell, n = 1.333); one below is seen down through
+ * air above the surface, straight. The wall itself is thin and left out. Being off by a height h shifts what is read
+ * by h r / d, the parallax of a scale that stands before what it measures.
  *
  * @param eye height of the eye above the table, in m
  */

@@ -1,8 +1,8 @@
 package cauldron.core.apparatus.volumebench;
 
 /**
- * Things from the fuel store. Densities are textbook values (Kaye &amp; Laby; CRC Handbook): steel 7.85, lead 11.34, cork
- * 0.24, soda-lime glass 2.50, yellow brass 8.47, beeswax 0.96 g/cm³.
+ * Things from the fuel store. Densities are textbook values (Kaye &amp; Laby; CRC Handbook): steel 7.85, lead 11.34,
+ * cork 0.24, soda-lime glass 2.50, yellow brass 8.47, beeswax 0.96 g/cm³.
  */
 enum Thing {
     SHACKLE("shackle", "Shackle", 7850, 9.6, 34, 42),

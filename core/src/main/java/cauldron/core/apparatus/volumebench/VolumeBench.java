@@ -73,7 +73,8 @@ public final class VolumeBench extends Apparatus {
     final Amount canFill = fill("can-fill", "In the overflow can, about");
     final Amount eyeAtFirst = amount("eye", "z_e", "Height of the eye", "cm").within(0, HIGHEST).step(0.1).first(25);
 
-    final List<Body> bodies = List.of(body("first-cylinder", "First cylinder"), body("second-cylinder", "Second cylinder"),
+    final List<Body> bodies = List.of(body("first-cylinder", "First cylinder"), body("second-cylinder", "Second "
+            + "cylinder"),
             body("third-cylinder", "Third cylinder"));
     final List<Body> others = List.of(body("jug", "Jug"), body("beaker", "Beaker"), body("can", "Overflow can"),
             body("sink", "Sink"), body("table", "Table and cloth"));
@@ -84,7 +85,8 @@ public final class VolumeBench extends Apparatus {
     final List<Channel> seen = each(CYLINDERS, i -> channel("seen." + i, "V_" + i, "Reading as the eye stands", "mL")
             .typically(0, MOST).decimals(2).of(bodies.get(i - 1)));
     final List<Channel> inside = each(CYLINDERS, i -> held("water." + i, "w_" + i, bodies.get(i - 1)));
-    final List<Channel> elsewhere = List.of(held("water.jug", "w_j", others.get(0)), held("water.beaker", "w_b", others.get(1)),
+    final List<Channel> elsewhere = List.of(held("water.jug", "w_j", others.get(0)), held("water.beaker", "w_b",
+            others.get(1)),
             held("water.can", "w_c", others.get(2)), held("water.sink", "w_s", others.get(3)),
             held("water.table", "w_t", others.get(4)));
     final Event poured = event("poured", "poured");
@@ -147,12 +149,14 @@ public final class VolumeBench extends Apparatus {
     final Act pour = act("pour", "Pour …").told("{from} into {into}: about {amount}");
     final Choice<Where> pourFrom = vessels(pour.choice("from", "From", Where.class), Where.SINK, Where.TABLE);
     final Choice<Where> pourInto = vessels(pour.choice("into", "Into", Where.class), Where.TABLE);
-    final Amount pourAmount = pour.amount("amount", "V", "About; as much as there is, if less", "mL").within(LEAST_POURED, MOST_POURED)
+    final Amount pourAmount = pour.amount("amount", "V", "About; as much as there is, if less", "mL")
+            .within(LEAST_POURED, MOST_POURED)
             .step(0.5).first(20);
     final Act fillUp = act("fill", "Fill to a mark …").told("{from} into {into}, to about {to}");
     final Choice<Where> fillFrom = vessels(fillUp.choice("from", "From", Where.class), Where.SINK, Where.TABLE);
     final Choice<Where> fillInto = vessels(fillUp.choice("into", "Into", Where.class), Where.TABLE);
-    final Amount fillTo = fillUp.amount("to", "V", "To the mark, about", "mL").within(LEAST_POURED, MOST_POURED).step(0.5).first(20);
+    final Amount fillTo = fillUp.amount("to", "V", "To the mark, about", "mL").within(LEAST_POURED, MOST_POURED)
+            .step(0.5).first(20);
     final Act put = act("put", "Put a thing …").told("{thing} to {to}, {how}");
     final Choice<Thing> putThing = things(put.choice("thing", "Thing", Thing.class));
     final Choice<Spot> putTo = put.choice("to", "To", Spot.class).option("first", "the first cylinder", Spot.FIRST)
@@ -164,7 +168,8 @@ public final class VolumeBench extends Apparatus {
     final Act stand = act("stand", "Stand a vessel …").told("{vessel} {at}");
     final Choice<Where> standVessel = stand.choice("vessel", "Vessel", Where.class).options(new Where[] {Where.FIRST,
         Where.SECOND, Where.THIRD, Where.BEAKER}, w -> w.id, w -> w.inWords);
-    final Choice<Stand> standAt = stand.choice("at", "Where", Stand.class).option("spout", "under the spout", Stand.SPOUT)
+    final Choice<Stand> standAt = stand.choice("at", "Where", Stand.class).option("spout", "under the spout",
+            Stand.SPOUT)
             .option("balance", "onto the balance", Stand.BALANCE).option("home", "to its place", Stand.HOME);
     final Act drip = act("drops", "Use the pipette …").told("pipette, {into}, {way}: {drops} drops");
     final Choice<Where> dripInto = vessels(drip.choice("into", "At", Where.class), Where.TABLE);
@@ -172,14 +177,17 @@ public final class VolumeBench extends Apparatus {
             .option("out", "taken out", Drops.OUT);
     final Amount drops = drip.amount("drops", "n", "How many", "").within(1, 40).step(1).first(5);
     final Act look = act("look", "Bring the eye to …").told("eye to {height}");
-    final Amount lookAt = look.amount("height", "z_e", "Height of the eye", "cm").within(0, HIGHEST).step(0.1).first(12);
+    final Amount lookAt = look.amount("height", "z_e", "Height of the eye", "cm").within(0, HIGHEST).step(0.1)
+            .first(12);
     final Act tare = act("tare", "Set the balance to zero").told("balance set to zero");
 
     /** Volume bench. */
     public VolumeBench() {
         super("volume-bench", 1, "Volume bench");
-        about("Water is poured, and things are dipped into it; volumes are read from three cylinders with scales of their own, "
-                + "with the eye level with the bottom of the curve.", "volume", "reading a scale", "displacement", "density");
+        about("Water is poured, and things are dipped into it; volumes are read from three cylinders with scales of "
+                + "their own, "
+                + "with the eye level with the bottom of the curve.", "volume", "reading a scale", "displacement",
+                        "density");
         steps();
         look.dragging(eyeAt, grip, "the eye");
         fillUp.dragging(List.of(jugLip, lips.get(0), lips.get(1), lips.get(2), beakerLip, canLip), grip, fillFrom);
@@ -190,10 +198,12 @@ public final class VolumeBench extends Apparatus {
                 "The eye not level with the curve", "Thing not wholly under water", "Can not full to the spout");
         portrait().with(fill.get(0), 120.0).with(fill.get(1), 31.0).with(fill.get(2), 6.4).with(eyeAtFirst, 12.0)
                 .through(0.08, -0.01, 0.19, 0.25);
-        setUp("three-scales", "Three scales", "What does one space stand for on each? Two labels, their difference, and the "
+        setUp("three-scales", "Three scales", "What does one space stand for on each? Two labels, their difference, "
+                + "and the "
                 + "spaces between. Then bring the eye down to each curve, and lay the glass on it.")
                 .with(fill.get(0), 137.0).with(fill.get(1), 33.0).with(fill.get(2), 7.3).reading(eye);
-        setUp("brim", "Full to the spout, or not", "The can isn't full to its spout. Put the shackle in: how much runs out? Then "
+        setUp("brim", "Full to the spout, or not", "The can isn't full to its spout. Put the shackle in: how much "
+                + "runs out? Then "
                 + "fill it until it runs, empty the beaker, and do it again.")
                 .with(canFill, 241.0).doing(stand, 0, Tree.of("vessel", "beaker", "at", "spout")).at(1).bars(water);
     }

@@ -17,13 +17,13 @@ import cauldron.core.apparatus.volumebench.VolumeBench.Where;
 
 /**
  * Water and things on the sampling table. Nothing is lost: what leaves one vessel is in another, in the sink, or on the
- * table and the cloth. The levels follow from volumes and displacement ({@link Immersion}), the surfaces from capillarity
- * ({@link Meniscus}), what is read from where the eye is ({@link Sight}).
+ * table and the cloth. The levels follow from volumes and displacement ({@link Immersion}), the surfaces from
+ * capillarity ({@link Meniscus}), what is read from where the eye is ({@link Sight}).
  *
  * <p>Assumptions: water of 20 °C; a thing dips in as an upright prism; a wet thing carries a film of water ({@link
  * Vessel#FILM}) over six times the two-thirds power of its volume, as a cube has; a hand pours what it wants to within
- * 3 % and a quarter of a millilitre; a drop is 0.05 mL; buoyancy in air, a thousandth, is left out on the balance. Things
- * of one kind differ by up to 4 % in length, by the seed.
+ * 3 % and a quarter of a millilitre; a drop is 0.05 mL; buoyancy in air, a thousandth, is left out on the balance.
+ * Things of one kind differ by up to 4 % in length, by the seed.
  */
 final class VolumeBenchExperiment extends StepsExperiment {
 
@@ -190,7 +190,8 @@ final class VolumeBenchExperiment extends StepsExperiment {
         double open = 2 * t.vessel(vessel).radius() - LOOSE;
         double wide = t.width(thing);
         if (wide > open) {
-            throw new IllegalArgumentException("The " + thing.inWords.toLowerCase() + " doesn't go into " + vessel.inWords
+            throw new IllegalArgumentException("The " + thing.inWords.toLowerCase() + " doesn't go into "
+                    + vessel.inWords
                     + ": it is wider than the opening");
         }
         for (Thing other : OnTable.THINGS) {

@@ -24,13 +24,14 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * A question answered by choosing, one or several, with a reason where that is asked for. The choice is checked at once;
- * the reason is for whoever marks it.
+ * A question answered by choosing, one or several, with a reason where that is asked for. The choice is checked at
+ * once; the reason is for whoever marks it.
  *
  * @param several      whether more than one may be right
  * @param reasonPrompt what reason is asked for; empty: none
  */
-public record ChoiceBlock(String id, String prompt, List<Choice> choices, boolean several, String reasonPrompt, double points,
+public record ChoiceBlock(String id, String prompt, List<Choice> choices, boolean several, String reasonPrompt,
+        double points,
                           int tries) implements Question {
 
     private static final int USUAL_TRIES = 2;
@@ -71,7 +72,8 @@ public record ChoiceBlock(String id, String prompt, List<Choice> choices, boolea
         for (String one : typed.split(",")) {
             int place = place(one.strip());
             if (place < 1 || place > choices.size()) {
-                return new AnswerCheck.Result(Verdict.NOT_A_NUMBER, "Choose one of the " + choices.size() + " answers first.");
+                return new AnswerCheck.Result(Verdict.NOT_A_NUMBER, "Choose one of the " + choices.size() + " answers "
+                        + "first.");
             }
             chosen.add(place);
         }
@@ -102,25 +104,31 @@ public record ChoiceBlock(String id, String prompt, List<Choice> choices, boolea
     public static final class Kind extends BlockKind<ChoiceBlock> {
 
         private final Field<ChoiceBlock, String> prompt = field("prompt", text(4000), ChoiceBlock::prompt);
-        private final Field<ChoiceBlock, List<Choice>> choices = field("choices", list(new ChoiceForm(), 12), ChoiceBlock::choices);
-        private final Field<ChoiceBlock, Boolean> several = field("several", FLAG, ChoiceBlock::several).otherwise(false)
+        private final Field<ChoiceBlock, List<Choice>> choices = field("choices", list(new ChoiceForm(), 12),
+                ChoiceBlock::choices);
+        private final Field<ChoiceBlock, Boolean> several = field("several", FLAG, ChoiceBlock::several)
+                .otherwise(false)
                 .says("Whether more than one may be right.");
-        private final Field<ChoiceBlock, String> reasonPrompt = field("reasonPrompt", text(1000), ChoiceBlock::reasonPrompt)
+        private final Field<ChoiceBlock, String> reasonPrompt = field("reasonPrompt", text(1000),
+                ChoiceBlock::reasonPrompt)
                 .otherwise("").says("What reason is asked for; without it, none.");
         private final Field<ChoiceBlock, Double> points = field("points", number(0, 1000), ChoiceBlock::points);
-        private final Field<ChoiceBlock, Integer> tries = field("tries", whole(1, 20), ChoiceBlock::tries).otherwise(USUAL_TRIES)
+        private final Field<ChoiceBlock, Integer> tries = field("tries", whole(1, 20), ChoiceBlock::tries)
+                .otherwise(USUAL_TRIES)
                 .says("How many tries can bring points.");
         /** What was chosen. */
         public final Slot<Chosen> answer = slot("answer", 0, ChosenForm::new);
 
         /** The kind. */
         public Kind() {
-            super("choice", "ChoiceQuestion", "A question answered by choosing, one or several, with a reason if you like.");
+            super("choice", "ChoiceQuestion", "A question answered by choosing, one or several, with a reason if you "
+                    + "like.");
         }
 
         @Override
         protected ChoiceBlock make(Filled f) {
-            return new ChoiceBlock(f.get(id), f.get(prompt), f.get(choices), f.get(several), f.get(reasonPrompt), f.get(points),
+            return new ChoiceBlock(f.get(id), f.get(prompt), f.get(choices), f.get(several), f.get(reasonPrompt),
+                    f.get(points),
                     f.get(tries));
         }
 

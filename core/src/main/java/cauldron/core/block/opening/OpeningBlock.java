@@ -39,7 +39,8 @@ public record OpeningBlock(String id, String prompt, int words) implements Block
     public static final class Kind extends BlockKind<OpeningBlock> {
 
         private final Field<OpeningBlock, String> prompt = field("prompt", text(4000), OpeningBlock::prompt);
-        private final Field<OpeningBlock, Integer> words = field("words", whole(0, 200), OpeningBlock::words).otherwise(3)
+        private final Field<OpeningBlock, Integer> words = field("words", whole(0, 200), OpeningBlock::words)
+                .otherwise(3)
                 .says("The fewest words that are asked for.");
         /** What was answered. */
         public final Slot<Thought> answer = slot("answer", 0, ThoughtForm::new);

@@ -34,7 +34,8 @@ public record ReadingBlock(String id, List<Source> sources) implements Block {
     /** How it is declared. */
     public static final class Kind extends BlockKind<ReadingBlock> {
 
-        private final Field<ReadingBlock, List<Source>> sources = field("sources", list(new SourceForm(), 20), ReadingBlock::sources);
+        private final Field<ReadingBlock, List<Source>> sources = field("sources", list(new SourceForm(), 20),
+                ReadingBlock::sources);
 
         /** The kind. */
         public Kind() {

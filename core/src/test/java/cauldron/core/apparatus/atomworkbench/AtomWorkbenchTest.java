@@ -92,7 +92,8 @@ class AtomWorkbenchTest {
         assertThat(run.read(BENCH.mass) / 1.66053906660e-27).isCloseTo(22.98976928 - 5.4858e-4, within(1e-8));
         assertThat(run.scene().of(BENCH.shells.get(1))).isEqualTo(8);
         assertThat(run.scene().of(BENCH.shells.get(2))).isZero();
-        assertThat(run.scene().of(BENCH.outer.y())).isCloseTo(AtomWorkbench.ATOM_Y + AtomWorkbench.RADII[1], within(1e-12));
+        assertThat(run.scene().of(BENCH.outer.y())).isCloseTo(AtomWorkbench.ATOM_Y + AtomWorkbench.RADII[1],
+                within(1e-12));
     }
 
     @Test
@@ -101,7 +102,8 @@ class AtomWorkbenchTest {
         assertThat(run.read(BENCH.e)).isEqualTo(6);
         assertThat(run.scene().isUp(BENCH.full)).isTrue();
         assertThatThrownBy(() -> act(run, "proton-out")).hasMessageContaining("can't hold 6 electrons");
-        assertThatThrownBy(() -> act(run, "electrons", "electrons", 7.0)).hasMessageContaining("can't hold 7 electrons");
+        assertThatThrownBy(() -> act(run, "electrons", "electrons", 7.0)).hasMessageContaining("can't hold 7 "
+                + "electrons");
         assertThat(run.read(BENCH.z)).isEqualTo(2);
     }
 
@@ -127,13 +129,17 @@ class AtomWorkbenchTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"twice-negative, 16, 18, 18, true", "twice-negative, 17, 18, 19, true", "twice-negative, 16, 18, 14, false",
-        "like-neon, 13, 14, 10, true", "like-neon, 7, 7, 10, false", "sister, 17, 20, 17, true", "sister, 17, 18, 17, false",
+    @CsvSource({"twice-negative, 16, 18, 18, true", "twice-negative, 17, 18, 19, true", "twice-negative, 16, 18, 14, "
+            + "false",
+        "like-neon, 13, 14, 10, true", "like-neon, 7, 7, 10, false", "sister, 17, 20, 17, true", "sister, 17, 18, 17, "
+                + "false",
         "argon-cation, 19, 20, 18, true", "argon-cation, 20, 20, 18, true", "argon-cation, 17, 18, 18, false",
         "to-nitrogen, 6, 8, 6, true", "to-nitrogen, 8, 6, 0, true", "to-nitrogen, 6, 7, 6, false", "old, 6, 8, 6, true",
         "old, 4, 6, 4, true", "old, 1, 2, 1, false", "no-neutron, 1, 0, 0, true", "carbon, 6, 7, 6, true",
-        "half-empty, 14, 14, 14, true", "half-empty, 22, 26, 22, false", "forty, 18, 22, 18, true", "forty, 20, 20, 20, false"})
-    void rightAnswersAreTakenAndWrongOnesNot(String asked, double protons, double neutrons, double electrons, boolean met) {
+        "half-empty, 14, 14, 14, true", "half-empty, 22, 26, 22, false", "forty, 18, 22, 18, true", "forty, 20, 20, "
+                + "20, false"})
+    void rightAnswersAreTakenAndWrongOnesNot(String asked, double protons, double neutrons, double electrons,
+            boolean met) {
         Run run = run("challenge", asked, "protons", protons, "neutrons", neutrons, "electrons", electrons);
         assertThat(word(run, "asked")).isEqualTo(met ? "built" : "not there yet");
     }
@@ -167,7 +173,8 @@ class AtomWorkbenchTest {
         int[][] groups = {{1, 3, 11, 19}, {4, 12, 20}, {5, 13, 31}, {6, 14, 32}, {9, 17, 35}, {2, 10, 18, 36}};
         for (int[] group : groups) {
             for (int number : group) {
-                assertThat(places[2 * number - 2]).as("element " + number).isCloseTo(places[2 * group[0] - 2], within(1e-12));
+                assertThat(places[2 * number - 2]).as("element " + number).isCloseTo(places[2 * group[0] - 2],
+                        within(1e-12));
             }
         }
         assertThat(places[2 * 21 - 2]).isGreaterThan(places[2 * 20 - 2]);
@@ -175,7 +182,8 @@ class AtomWorkbenchTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"0.0201, 20.1, ms", "13.81, 13.81, s", "1223.4, 20.39, min", "3.88839e8, 12.32, years", "4.4e24, 139.4, times 10¹⁵ years"})
+    @CsvSource({"0.0201, 20.1, ms", "13.81, 13.81, s", "1223.4, 20.39, min", "3.88839e8, 12.32, years", "4.4e24, "
+            + "139.4, times 10¹⁵ years"})
     void halfLivesAreSaidInAUnitThatFits(double seconds, double number, String unit) {
         assertThat(HalfLife.UNITS[(int) HalfLife.unit(seconds)]).isEqualTo(unit);
         assertThat(HalfLife.number(seconds)).isCloseTo(number, within(0.005 * number));

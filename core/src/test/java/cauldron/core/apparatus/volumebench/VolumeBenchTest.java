@@ -72,10 +72,12 @@ class VolumeBenchTest {
                     with.addAll(List.of("from", vessels[chance.below(6)], "into", vessels[chance.below(7)], "amount",
                             0.5 + 100 * chance.unit()));
                 } else if (what == 1) {
-                    with.addAll(List.of("thing", Thing.values()[chance.below(6)].id, "to", spots[chance.below(7)], "how",
+                    with.addAll(List.of("thing", Thing.values()[chance.below(6)].id, "to", spots[chance.below(7)],
+                            "how",
                             chance.below(2) == 0 ? "free" : "held"));
                 } else if (what == 2) {
-                    with.addAll(List.of("into", vessels[1 + chance.below(5)], "way", chance.below(2) == 0 ? "in" : "out"));
+                    with.addAll(List.of("into", vessels[1 + chance.below(5)], "way", chance.below(2) == 0 ? "in"
+                            : "out"));
                 } else {
                     with.addAll(List.of("vessel", vessels[1 + chance.below(4)], "at", new String[] {"home", "spout",
                         "balance"}[chance.below(3)]));
@@ -212,7 +214,8 @@ class VolumeBenchTest {
         act(run, "put", "thing", "nut", "to", "second");
         assertThat(read(run, BENCH.balance)).isCloseTo(came(run, "mass.nut"), within(1.1e-5));
         assertThat(came(run, "mass.nut") / came(run, "volume.nut")).isCloseTo(8470, within(1e-9));
-        assertThatThrownBy(() -> act(run, "put", "thing", "seal", "to", "balance")).hasMessage("There is something on the balance");
+        assertThatThrownBy(() -> act(run, "put", "thing", "seal", "to", "balance")).hasMessage("There is something on "
+                + "the balance");
     }
 
     @Test
@@ -255,11 +258,13 @@ class VolumeBenchTest {
                 .hasMessage("From and into are the same vessel");
         assertThatThrownBy(() -> act(run, "fill", "from", "jug", "into", "second", "to", 3.0))
                 .hasMessage("The water in the second cylinder stands higher already");
-        assertThatThrownBy(() -> act(run, "stand", "vessel", "first", "at", "spout")).hasMessage("It is too tall for the spout");
+        assertThatThrownBy(() -> act(run, "stand", "vessel", "first", "at", "spout")).hasMessage("It is too tall for "
+                + "the spout");
         act(run, "stand", "vessel", "third", "at", "spout");
         assertThatThrownBy(() -> act(run, "stand", "vessel", "beaker", "at", "spout"))
                 .hasMessage("Under the spout stands the third cylinder");
-        assertThatThrownBy(() -> act(run, "drops", "into", "third", "way", "out")).hasMessageContaining("less than that");
+        assertThatThrownBy(() -> act(run, "drops", "into", "third", "way", "out")).hasMessageContaining("less than "
+                + "that");
         assertThat(run.time()).isEqualTo(2);
     }
 
@@ -277,7 +282,8 @@ class VolumeBenchTest {
         double surface = run.scene().of(BENCH.bottomOfCurve.get(1));
         assertThat(run.meant(BENCH.put, 2, Table.CYLINDERS[1], surface + 0.02, Map.of()).with())
                 .isEqualTo(Tree.of("thing", "cork", "to", "second", "how", "free"));
-        assertThat(run.meant(BENCH.put, 2, Table.CYLINDERS[1], surface - 0.02, Map.of()).with()).containsEntry("how", "held");
+        assertThat(run.meant(BENCH.put, 2, Table.CYLINDERS[1], surface - 0.02, Map.of()).with()).containsEntry("how",
+                "held");
         assertThat(run.meant(BENCH.put, 4, Table.PAN_AT, 0.05, Map.of()).with()).containsEntry("to", "balance");
         assertThat(run.meant(BENCH.put, 4, 0.2, -0.07, Map.of()).with()).containsEntry("to", "shelf");
     }
