@@ -35,6 +35,12 @@ public class Marking {
     /** The newest try at a question. */
     public record Tried(String number, String unit, String verdict, String feedback, double points, int left,
                         List<Try> all) {
+
+        /** Whether the last try was this one. */
+        boolean endsWith(String sameNumber, String sameUnit, String sameVerdict) {
+            Try last = all.get(all.size() - 1);
+            return last.number().equals(sameNumber) && last.unit().equals(sameUnit) && last.verdict().equals(sameVerdict);
+        }
     }
 
     /** The newest mark of a block. */
@@ -119,11 +125,14 @@ public class Marking {
         AnswerCheck.Result result = found(question, progress, held.work().seed(), number, unit);
         Tried before = tried(List.of(workId), Map.of(workId, held.sheet())).getOrDefault(workId, Map.of()).get(blockId);
         int left = before == null ? question.tries() : before.left();
-        if (!result.counts() || number.length() > LONGEST || unit.length() > LONGEST) {
+        String verdict = result.verdict().name().toLowerCase().replace('_', '-');
+        // Pressing twice isn't trying twice. A right answer counts again: it may have come before the question was opened anew.
+        boolean again = !result.right() && before != null && before.endsWith(number, unit, verdict);
+        if (!result.counts() || again || number.length() > LONGEST || unit.length() > LONGEST) {
             return new Checked(result, left);
         }
-        attempts.save(new Attempt(workId, blockId, number, unit, result.verdict().name().toLowerCase().replace('_', '-'),
-                result.feedback(), result.right() && left > 0 ? question.points() : 0, clock.instant()));
+        attempts.save(new Attempt(workId, blockId, number, unit, verdict, result.feedback(),
+                result.right() && left > 0 ? question.points() : 0, clock.instant()));
         return new Checked(result, Math.max(0, left - 1), left == 0);
     }
 
