@@ -30,11 +30,7 @@ public final class Run {
     /** How many actions have been done at the moment shown. */
     private int done;
     private final Samples samples;
-    private final Readings readings;
-    private final Scene scene;
-    /** Whether readings and scene are those of the moment shown. */
-    private boolean readNow;
-    private boolean sceneNow;
+    private final Seen seen;
     private double head;
     /** Where a search starts again from, or null. */
     private Checkpoints.Checkpoint base;
@@ -47,8 +43,7 @@ public final class Run {
         this.inSteps = manifest.clock() == Clock.STEPS;
         this.experiment = apparatus.prepare(settings, seed);
         this.samples = new Samples(manifest);
-        this.readings = new Readings(manifest);
-        this.scene = new Scene(manifest);
+        this.seen = new Seen(manifest, experiment);
         keepSnapshot();
         sample();
     }
@@ -106,29 +101,17 @@ public final class Run {
 
     /** A channel's value at the moment shown, in SI; NaN where it has none yet. */
     public double read(Channel channel) {
-        return readings().of(channel);
+        return seen.readings().of(channel);
     }
 
     /** The values of all channels at the moment shown, in SI, in the manifest's order; the same array every time. */
     public double[] channels() {
-        return readings().values();
-    }
-
-    private Readings readings() {
-        if (!readNow) {
-            experiment.read(readings);
-            readNow = true;
-        }
-        return readings;
+        return seen.readings().values();
     }
 
     /** The scene at the moment shown; the same object every time. */
     public Scene scene() {
-        if (!sceneNow) {
-            experiment.scene(scene);
-            sceneNow = true;
-        }
-        return scene;
+        return seen.scene();
     }
 
     /**
@@ -138,12 +121,6 @@ public final class Run {
      */
     public Action.Perform meant(Act act, int which, double x, double y, Map<String, Object> otherwise) {
         return apparatus.meant(act, which, x, y, settingsNow(), scene(), otherwise);
-    }
-
-    /** The moment or the state has changed. */
-    private void lookAnew() {
-        readNow = false;
-        sceneNow = false;
     }
 
     /** Fills in the crowd now: x, y in metres and kind of each; answers how many. */
@@ -261,7 +238,7 @@ public final class Run {
         }
         List<Event> brought = new ArrayList<>();
         experiment.act(action, (event, time) -> brought.add(event));
-        lookAnew();
+        seen.lookAnew();
         dropAfter(now);
         actions.add(new Recipe.Timed(now, action));
         done = actions.size();
@@ -330,7 +307,7 @@ public final class Run {
         while (done < actions.size() && isDone(actions.get(done), target)) {
             goTo(actions.get(done).time());
             experiment.act(actions.get(done).action(), this::note);
-            lookAnew();
+            seen.lookAnew();
             done++;
         }
         while (samples.count() * interval <= target) {
@@ -354,7 +331,7 @@ public final class Run {
     /** Whether it got there; it doesn't where it is over before. */
     private boolean goTo(double time) {
         experiment.advanceTo(time, this::note);
-        lookAnew();
+        seen.lookAnew();
         return experiment.time() >= time;
     }
 
@@ -378,7 +355,7 @@ public final class Run {
     }
 
     private void sample() {
-        samples.take(readings(), scene());
+        samples.take(seen.readings(), seen.scene());
     }
 
     private void keepSnapshot() {
@@ -394,7 +371,7 @@ public final class Run {
         // While a crossing is narrowed down, from two looks ago rather than from far before.
         Checkpoints.Checkpoint from = base != null && base.time() <= time ? base : checkpoints.before(time);
         experiment.restore(from.state());
-        lookAnew();
+        seen.lookAnew();
         done = from.actions();
     }
 
