@@ -8,7 +8,7 @@ import cauldron.core.analysis.Formula;
 import cauldron.core.analysis.FormulaException;
 import cauldron.core.analysis.Series;
 import cauldron.core.block.bench.BenchBlock;
-import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.Words;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.instrument.beamtimer.LightGate;
 import cauldron.core.quantity.Conversion;
@@ -189,6 +189,6 @@ public final class NotebookDoor {
     /** Words in a text, counted as the completeness check counts them. */
     @JSExport
     public static int words(String text) {
-        return ExplanationBlock.words(text);
+        return Words.in(text);
     }
 }

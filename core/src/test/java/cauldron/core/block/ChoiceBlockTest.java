@@ -74,6 +74,7 @@ class ChoiceBlockTest {
         assertThatThrownBy(() -> sheet(choice(false, right("A"), right("B")))).hasMessageContaining("“several” has to "
                 + "be true");
         assertThatThrownBy(() -> sheet(choice(false, right("A")))).hasMessageContaining("two at least");
+        assertThatThrownBy(() -> sheet(choice(false, right("A"), wrong("A", "")))).hasMessageContaining("alike");
         assertThatThrownBy(() -> sheet(Tree.of("type", "reading", "id", "r", "sources", List.of(Tree.of("title", "X",
                 "address",
                 "javascript:alert(1)"))))).hasMessageContaining("has to begin with https://");

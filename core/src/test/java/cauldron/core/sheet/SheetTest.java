@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.block.bench.BenchBlock;
-import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.Words;
 import cauldron.core.block.films.FilmPlan;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.number.NumberBlock;
@@ -211,9 +211,9 @@ class SheetTest {
 
     @Test
     void wordsAreCountedAsPeopleCountThem() {
-        assertThat(ExplanationBlock.words("")).isZero();
-        assertThat(ExplanationBlock.words("  one  two\nthree ")).isEqualTo(3);
-        assertThat(ExplanationBlock.words("It's half-way, at 3.5 – no?")).isEqualTo(5);
+        assertThat(Words.in("")).isZero();
+        assertThat(Words.in("  one  two\nthree ")).isEqualTo(3);
+        assertThat(Words.in("It's half-way, at 3.5 – no?")).isEqualTo(5);
     }
 
     private static List<String> texts(Progress progress) {

@@ -1,6 +1,7 @@
 package cauldron.server.reports;
 
 import cauldron.core.block.Block;
+import cauldron.core.block.Words;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
@@ -81,14 +82,14 @@ final class Prints {
 
     private static void explanation(ExplanationBlock block, Leaf leaf, Element to) {
         leaf.heading(to, block.prompt(), block.points());
-        ExplanationBlock.Explained answer = leaf.read(block, Blocks.ALL.kind(ExplanationBlock.Kind.class).answer);
+        Words answer = leaf.read(block, Blocks.ALL.kind(ExplanationBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : answer.text());
         leaf.mark(block, to);
     }
 
     private static void opening(OpeningBlock block, Leaf leaf, Element to) {
         leaf.heading(to, block.prompt(), 0);
-        OpeningBlock.Thought answer = leaf.read(block, Blocks.ALL.kind(OpeningBlock.Kind.class).answer);
+        Words answer = leaf.read(block, Blocks.ALL.kind(OpeningBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : answer.text());
     }
 
@@ -102,7 +103,7 @@ final class Prints {
     }
 
     private static void extension(ExtensionBlock block, Leaf leaf, Element to) {
-        ExtensionBlock.Further answer = leaf.read(block, Blocks.ALL.kind(ExtensionBlock.Kind.class).answer);
+        Words answer = leaf.read(block, Blocks.ALL.kind(ExtensionBlock.Kind.class).answer);
         // Nobody has to; where nothing was written, nothing is printed.
         if (answer != null && !answer.text().isBlank()) {
             leaf.heading(to, block.title() + ": " + block.prompt(), 0);

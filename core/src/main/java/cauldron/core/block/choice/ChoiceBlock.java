@@ -138,6 +138,9 @@ public record ChoiceBlock(String id, String prompt, List<Choice> choices, boolea
             if (block.choices().size() < 2) {
                 at.fault("choices: two at least are needed");
             }
+            if (block.choices().stream().map(Choice::text).distinct().count() < block.choices().size()) {
+                at.fault("choices: two of them are alike");
+            }
             if (right == 0) {
                 at.fault("choices: one of them has to be right");
             } else if (right > 1 && !block.several()) {

@@ -5,11 +5,11 @@ import static cauldron.core.form.Kinds.number;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 
-import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Neighbours;
 import cauldron.core.block.Slot;
+import cauldron.core.block.Words;
 import cauldron.core.block.Written;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
@@ -33,29 +33,13 @@ public record ExplanationBlock(String id, String prompt, int words, double point
 
     @Override
     public String lack(Written written) {
-        int have = words(Tree.text(written.slot(id, "answer"), "text", ""));
+        int have = Words.in(written.slot(id, "answer"));
         return have >= words ? null : have + " of at least " + words + " words written";
     }
 
     @Override
     public String type() {
         return "explanation";
-    }
-
-    /** What was written. */
-    public record Explained(String text) {
-    }
-
-    /** Words in a text: runs of letters and digits. */
-    public static int words(String text) {
-        int n = 0;
-        boolean inside = false;
-        for (int i = 0; i < text.length(); i++) {
-            boolean letter = Character.isLetterOrDigit(text.charAt(i)) || inside && "'’.-".indexOf(text.charAt(i)) >= 0;
-            n += letter && !inside ? 1 : 0;
-            inside = letter;
-        }
-        return n;
     }
 
     private static final int MOST_LEVELS = 8;
@@ -71,7 +55,7 @@ public record ExplanationBlock(String id, String prompt, int words, double point
                 ExplanationBlock::rubric).otherwise(List.of())
                 .says("What earns how many points, from the most down; students see it too.");
         /** What was written. */
-        public final Slot<Explained> answer = slot("answer", 0, ExplainedForm::new);
+        public final Slot<Words> answer = slot("answer", 0, Words.Kept::new);
 
         /** The kind. */
         public Kind() {
@@ -109,20 +93,6 @@ public record ExplanationBlock(String id, String prompt, int words, double point
         @Override
         protected Level make(Filled f) {
             return new Level(f.get(points), f.get(like));
-        }
-    }
-
-    private static final class ExplainedForm extends Form<Explained> {
-
-        private final Field<Explained, String> text = field("text", text(100_000), Explained::text).otherwise("");
-
-        ExplainedForm() {
-            super("Explained", "What was written.");
-        }
-
-        @Override
-        protected Explained make(Filled f) {
-            return new Explained(f.get(text));
         }
     }
 }

@@ -5,9 +5,9 @@ import static cauldron.core.form.Kinds.text;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Slot;
+import cauldron.core.block.Words;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
-import cauldron.core.form.Form;
 
 /** A task for those who want to go further. It is never missing and never marked; what is written is in the report. */
 public record ExtensionBlock(String id, String title, String prompt) implements Block {
@@ -17,10 +17,6 @@ public record ExtensionBlock(String id, String title, String prompt) implements 
         return "extension";
     }
 
-    /** What was written. */
-    public record Further(String text) {
-    }
-
     /** How it is declared and kept. */
     public static final class Kind extends BlockKind<ExtensionBlock> {
 
@@ -28,7 +24,7 @@ public record ExtensionBlock(String id, String title, String prompt) implements 
                 .otherwise("Going further");
         private final Field<ExtensionBlock, String> prompt = field("prompt", text(4000), ExtensionBlock::prompt);
         /** What was written. */
-        public final Slot<Further> answer = slot("answer", 0, FurtherForm::new);
+        public final Slot<Words> answer = slot("answer", 0, Words.Kept::new);
 
         /** The kind. */
         public Kind() {
@@ -38,20 +34,6 @@ public record ExtensionBlock(String id, String title, String prompt) implements 
         @Override
         protected ExtensionBlock make(Filled f) {
             return new ExtensionBlock(f.get(id), f.get(title), f.get(prompt));
-        }
-    }
-
-    private static final class FurtherForm extends Form<Further> {
-
-        private final Field<Further, String> text = field("text", text(100_000), Further::text).otherwise("");
-
-        FurtherForm() {
-            super("Further", "What was written on going further.");
-        }
-
-        @Override
-        protected Further make(Filled f) {
-            return new Further(f.get(text));
         }
     }
 }

@@ -3,15 +3,13 @@ package cauldron.core.block.opening;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 
-import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Slot;
+import cauldron.core.block.Words;
 import cauldron.core.block.Written;
-import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
-import cauldron.core.form.Form;
 
 /**
  * A question to begin with, answered in words and never marked: what is known already.
@@ -27,12 +25,8 @@ public record OpeningBlock(String id, String prompt, int words) implements Block
 
     @Override
     public String lack(Written written) {
-        int have = ExplanationBlock.words(Tree.text(written.slot(id, "answer"), "text", ""));
+        int have = Words.in(written.slot(id, "answer"));
         return have >= words ? null : "answer the opening question";
-    }
-
-    /** What was answered. */
-    public record Thought(String text) {
     }
 
     /** How it is declared, kept and done. */
@@ -43,7 +37,7 @@ public record OpeningBlock(String id, String prompt, int words) implements Block
                 .otherwise(3)
                 .says("The fewest words that are asked for.");
         /** What was answered. */
-        public final Slot<Thought> answer = slot("answer", 0, ThoughtForm::new);
+        public final Slot<Words> answer = slot("answer", 0, Words.Kept::new);
 
         /** The kind. */
         public Kind() {
@@ -53,20 +47,6 @@ public record OpeningBlock(String id, String prompt, int words) implements Block
         @Override
         protected OpeningBlock make(Filled f) {
             return new OpeningBlock(f.get(id), f.get(prompt), f.get(words));
-        }
-    }
-
-    private static final class ThoughtForm extends Form<Thought> {
-
-        private final Field<Thought, String> text = field("text", text(100_000), Thought::text).otherwise("");
-
-        ThoughtForm() {
-            super("Thought", "What was answered to begin with.");
-        }
-
-        @Override
-        protected Thought make(Filled f) {
-            return new Thought(f.get(text));
         }
     }
 }
