@@ -1,31 +1,14 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import type { Block, BlockOf } from '../core';
-import type { Journal } from '../notebook/journal';
 import { BlockView } from './BlockView';
 import type { SheetContext } from './kind/kind';
 import { listed } from './kinds';
+import { context } from './work.fixture';
 import { prediction } from './prediction';
 import { text } from './text';
 
 afterEach(cleanup);
-
-/** A work in which slots stand as given; what is written is told. */
-function context(slots: Record<string, object>, more: Partial<SheetContext> = {}) {
-  const write = vi.fn();
-  const journal = { read: (block: string, slot: string) => slots[`${block}/${slot}`], write } as unknown as Journal;
-  const around: SheetContext = {
-    journal,
-    readOnly: false,
-    tried: {},
-    marks: {},
-    progress: () => '2 of 5 rows',
-    lacks: () => '',
-    check: () => Promise.reject(new Error('not asked')),
-    ...more,
-  };
-  return { around, write };
-}
 
 const expected: BlockOf<'prediction'> = {
   type: 'prediction',

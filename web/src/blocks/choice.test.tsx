@@ -1,27 +1,12 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
+import type { Schemas } from '../api/client';
 import type { Block, BlockOf } from '../core';
-import type { Journal } from '../notebook/journal';
 import { BlockView } from './BlockView';
 import type { SheetContext } from './kind/kind';
+import { context } from './work.fixture';
 
 afterEach(cleanup);
-
-function context(slots: Record<string, object>, more: Partial<SheetContext> = {}) {
-  const write = vi.fn();
-  const journal = { read: (block: string, slot: string) => slots[`${block}/${slot}`], write } as unknown as Journal;
-  const around: SheetContext = {
-    journal,
-    readOnly: false,
-    tried: {},
-    marks: {},
-    progress: () => '',
-    lacks: () => '',
-    check: () => Promise.reject(new Error('not asked')),
-    ...more,
-  };
-  return { around, write };
-}
 
 const which: BlockOf<'choice'> = {
   type: 'choice',
@@ -35,7 +20,7 @@ const which: BlockOf<'choice'> = {
 };
 
 test('several may be chosen, in their order, and are checked together', async () => {
-  const check = vi.fn(() => Promise.resolve({ verdict: 'value', feedback: 'Not all.', left: 1, beyond: false }));
+  const check = vi.fn(() => Promise.resolve({ verdict: 'value', feedback: 'Not all.', left: 1 }));
   const { around, write } = context({ 'c/answer': { chosen: [3], reason: 'so' } }, { check });
   render(<BlockView block={which} context={around} />);
   fireEvent.click(screen.getByLabelText('A'));
@@ -48,6 +33,32 @@ test('several may be chosen, in their order, and are checked together', async ()
   expect(await screen.findByText('Not all.')).toBeTruthy();
   expect(check).toHaveBeenCalledWith('c', '3', '');
   expect(screen.getByText('1 of 2 tries left.')).toBeTruthy();
+});
+
+test('while it is checked, what was found before is gone and the network is named', async () => {
+  const tried = { number: '3', unit: '', verdict: 'value', feedback: 'Not all.', points: 0, left: 1, all: [] };
+  let answer: (found: Schemas['Checked']) => void = () => undefined;
+  const check = vi.fn(() => new Promise<Schemas['Checked']>((done) => (answer = done)));
+  const { around } = context({ 'c/answer': { chosen: [3], reason: 'so' } }, { check, tried: { c: tried } });
+  render(<BlockView block={which} context={around} />);
+  expect(screen.getByText('Not all.')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Check' }));
+  expect(screen.getByText(/needs the network/)).toBeTruthy();
+  expect(screen.queryByText('Not all.')).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'Check' }));
+  expect(check).toHaveBeenCalledTimes(1);
+  answer({ verdict: 'value', feedback: 'Still not all.', left: 0 });
+  expect(await screen.findByText('Still not all.')).toBeTruthy();
+  expect(screen.queryByText(/needs the network/)).toBeNull();
+});
+
+test('a task to go further stays open when its last word is deleted', () => {
+  const block: Block = { type: 'extension', id: 'e', title: 'Going further', prompt: 'Try more.' };
+  const { rerender, container } = render(
+    <BlockView block={block} context={context({ 'e/answer': { text: 'x' } }).around} />,
+  );
+  rerender(<BlockView block={block} context={context({ 'e/answer': { text: '' } }).around} />);
+  expect(container.querySelector('details')!.open).toBe(true);
 });
 
 test('where one is right, another takes its place; nothing chosen can’t be checked', () => {

@@ -1,38 +1,20 @@
-import { useState } from 'react';
-import type { Schemas } from '../../api/client';
 import { notesOf } from '../../notebook/notes';
 import { Button, inputClass, Trouble } from '../../ui';
 import { Found, TriesLeft } from '../kind/Checked';
 import type { BlockKind, ViewProps } from '../kind/kind';
 import { MarkNote, Points } from '../kind/Marked';
+import { useCheck } from '../kind/useCheck';
 
 function Choice({ block, context }: ViewProps<'choice'>) {
   const { journal, readOnly } = context;
   const notes = notesOf(journal, block);
   const answer = notes.read('answer') ?? {};
   const chosen = answer.chosen ?? [];
-  const text = chosen.join(', ');
-  const before = context.tried[block.id];
-  const [feedback, setFeedback] = useState<Schemas['Checked'] | null>(null);
-  const [error, setError] = useState<unknown>(null);
-  const [busy, setBusy] = useState(false);
-  const shown = feedback ?? (before && before.number === text ? before : null);
-  const left = feedback?.left ?? before?.left ?? block.tries;
+  const checking = useCheck(block, context, chosen.join(', '), '');
   const take = (place: number, on: boolean) => {
-    setFeedback(null);
+    checking.forget();
     const others = block.several ? chosen.filter((c) => c !== place) : [];
     notes.write('answer', { ...answer, chosen: (on ? [...others, place] : others).sort((a, b) => a - b) });
-  };
-  const check = async () => {
-    setBusy(true);
-    setError(null);
-    try {
-      setFeedback(await context.check(block.id, text, ''));
-    } catch (e) {
-      setError(e);
-    } finally {
-      setBusy(false);
-    }
   };
   return (
     <section className="flex flex-col gap-2 border-t pt-4">
@@ -40,7 +22,7 @@ function Choice({ block, context }: ViewProps<'choice'>) {
         className="flex flex-col gap-2"
         onSubmit={(e) => {
           e.preventDefault();
-          void check();
+          void checking.check();
         }}
       >
         <fieldset className="flex flex-col gap-1.5" disabled={readOnly}>
@@ -74,14 +56,14 @@ function Choice({ block, context }: ViewProps<'choice'>) {
           </label>
         )}
         {!readOnly && (
-          <Button kind="main" type="submit" className="self-start" disabled={busy || chosen.length === 0}>
+          <Button kind="main" type="submit" className="self-start" disabled={checking.busy || chosen.length === 0}>
             Check
           </Button>
         )}
       </form>
-      {!readOnly && <TriesLeft left={left} tries={block.tries} last={feedback ?? before} />}
-      <Found of={shown} />
-      <Trouble error={error} />
+      {!readOnly && <TriesLeft left={checking.left} tries={block.tries} last={checking.last} />}
+      <Found of={checking.found} busy={checking.busy} />
+      <Trouble error={checking.error} />
       <MarkNote block={block} context={context} />
     </section>
   );

@@ -1,9 +1,10 @@
 import type { Schemas } from '../../api/client';
 
-/** What was found of an answer. */
-export function Found({ of }: { of: { verdict: string; feedback: string } | null }) {
+/** What was found of an answer; while it is looked at, that it takes the network. */
+export function Found({ of, busy }: { of: { verdict: string; feedback: string } | null; busy: boolean }) {
   return (
     <div role="status">
+      {busy && <p className="text-soft">Checking … this needs the network.</p>}
       {of && (
         <p
           className={

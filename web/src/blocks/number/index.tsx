@@ -1,37 +1,20 @@
-import { useState } from 'react';
-import type { Schemas } from '../../api/client';
 import type { Answered } from '../../core';
 import { notesOf } from '../../notebook/notes';
 import { Button, inputClass, Trouble } from '../../ui';
 import { Found, TriesLeft } from '../kind/Checked';
 import type { BlockKind, ViewProps } from '../kind/kind';
 import { MarkNote, Points } from '../kind/Marked';
+import { useCheck } from '../kind/useCheck';
 
 function Question({ block, context }: ViewProps<'number'>) {
   const { journal, readOnly } = context;
   const notes = notesOf(journal, block);
   const answer = notes.read('answer') ?? {};
-  const before = context.tried[block.id];
-  const [feedback, setFeedback] = useState<Schemas['Checked'] | null>(null);
-  const [error, setError] = useState<unknown>(null);
-  const [busy, setBusy] = useState(false);
-  const shown = feedback ?? (before && before.number === answer.number && before.unit === answer.unit ? before : null);
+  const checking = useCheck(block, context, answer.number ?? '', answer.unit ?? '');
   const lacks = readOnly ? '' : context.lacks(block);
-  const left = feedback?.left ?? before?.left ?? block.tries;
   const write = (more: Answered) => {
-    setFeedback(null);
+    checking.forget();
     notes.write('answer', { ...answer, ...more });
-  };
-  const check = async () => {
-    setBusy(true);
-    setError(null);
-    try {
-      setFeedback(await context.check(block.id, answer.number ?? '', answer.unit ?? ''));
-    } catch (e) {
-      setError(e);
-    } finally {
-      setBusy(false);
-    }
   };
   return (
     <section className="flex flex-col gap-2 border-t pt-4">
@@ -45,7 +28,7 @@ function Question({ block, context }: ViewProps<'number'>) {
           className="flex gap-2"
           onSubmit={(e) => {
             e.preventDefault();
-            void check();
+            void checking.check();
           }}
         >
           <input
@@ -67,15 +50,15 @@ function Question({ block, context }: ViewProps<'number'>) {
             onChange={(e) => write({ unit: e.target.value })}
           />
           {!readOnly && (
-            <Button kind="main" type="submit" disabled={busy || !answer.number}>
+            <Button kind="main" type="submit" disabled={checking.busy || !answer.number}>
               Check
             </Button>
           )}
         </form>
       )}
-      {!readOnly && !lacks && <TriesLeft left={left} tries={block.tries} last={feedback ?? before} />}
-      <Found of={shown} />
-      <Trouble error={error} />
+      {!readOnly && !lacks && <TriesLeft left={checking.left} tries={block.tries} last={checking.last} />}
+      <Found of={checking.found} busy={checking.busy} />
+      <Trouble error={checking.error} />
       <MarkNote block={block} context={context} />
     </section>
   );

@@ -1,0 +1,33 @@
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import type { BlockOf } from '../../core';
+import type { SheetContext } from './kind';
+
+/** Has an answer checked; what was found of the same answer earlier stands until then. */
+export function useCheck(block: BlockOf<'number' | 'choice'>, context: SheetContext, number: string, unit: string) {
+  const before = context.tried[block.id];
+  const [found, setFound] = useState<Schemas['Checked'] | null>(null);
+  const [error, setError] = useState<unknown>(null);
+  const [busy, setBusy] = useState(false);
+  const same = before && before.number === number && before.unit === unit ? before : null;
+  return {
+    error,
+    busy,
+    found: busy ? null : (found ?? same),
+    left: found?.left ?? before?.left ?? block.tries,
+    last: found ?? before,
+    /** The answer has changed: what was found was of another one. */
+    forget: () => setFound(null),
+    async check() {
+      setBusy(true);
+      setError(null);
+      try {
+        setFound(await context.check(block.id, number, unit));
+      } catch (e) {
+        setError(e);
+      } finally {
+        setBusy(false);
+      }
+    },
+  };
+}
