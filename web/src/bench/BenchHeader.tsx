@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import {
   ArrowLeft,
   BarChart3,
@@ -78,9 +79,10 @@ export const BenchHeader = memo(function BenchHeader({
   const panel = (which: Exclude<Left, null>) => onLeft(left === which ? null : which);
   return (
     <header
-      className={
-        `col-span-full flex items-center gap-3 overflow-hidden border-b bg-sheet px-4 ` + `${hidden ? 'invisible' : ''}`
-      }
+      className={clsx(
+        'col-span-full flex items-center gap-3 overflow-hidden border-b bg-sheet px-4',
+        hidden && 'invisible',
+      )}
     >
       <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50">
         <ArrowLeft size={18} />

@@ -1,11 +1,10 @@
-import { inSentence } from '../core/words';
+import { channelName, inSentence } from '../core/words';
 import { useRef, useState } from 'react';
 import { inOwn, type Channel, type Manifest, type Run } from '../core';
 import { Toggle } from '../ui';
 import { useSize } from '../ui/useSize';
 import { Axes, padOf, rangeOf, scaleOf } from './Axes';
 import { lookOf } from './looks';
-import { channelName } from './words';
 
 const MOST_POINTS = 500;
 

@@ -4,7 +4,8 @@ import { replay } from '../core/models';
 import { Dialog, Select } from '../ui';
 import { ChannelGraph } from './ChannelGraph';
 import type { KeptTrial } from './trials';
-import { channelItems, nameOf, outcomeText, toldOutcomes, valueText } from './words';
+import { toldOutcomes } from '../core/words';
+import { channelItems, nameOf, outcomeText, valueText } from './words';
 
 /** Two trials: their settings side by side, a channel of both in one graph. */
 export function CompareDialog({

@@ -114,8 +114,7 @@ function Bench({ m }: { m: Manifest }) {
       className="grid h-screen bg-paper text-ink"
       style={{
         gridTemplateRows: `${pictureOnly ? '0' : '3.25rem'} minmax(0,1fr) auto auto auto`,
-        gridTemplateColumns:
-          `${leftShown ? '17.5rem ' : ''}minm` + `ax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}`,
+        gridTemplateColumns: `${leftShown ? '17.5rem' : ''} minmax(0, 1fr) ${docked ? 'clamp(13rem, 24vw, 20rem)' : ''}`,
       }}
     >
       <BenchHeader

@@ -1,6 +1,7 @@
 import { inOwn, printFixed, type Manifest } from '../core';
 import { Symbol } from '../ui';
-import { channelName, isThere } from './words';
+import { channelName } from '../core/words';
+import { isThere } from './words';
 
 /** Chosen channels as large figures, one below the other or, `lying`, beside one another. */
 export function Readouts({

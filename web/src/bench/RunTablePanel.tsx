@@ -6,7 +6,8 @@ import { tableOf } from '../core/models';
 import { Button, inputClass, Select, Symbol, Trouble } from '../ui';
 import { save } from '../ui/save';
 import { ShowMenu } from './ShowMenu';
-import { channelItems, toldOutcomes } from './words';
+import { toldOutcomes } from '../core/words';
+import { channelItems } from './words';
 
 const ROW = 26;
 /** Rows at an interval at first: so many wall seconds at speed 1 apart. */

@@ -3,7 +3,8 @@ import { Popover } from 'radix-ui';
 import { printShort, type Manifest, type StopAt } from '../core';
 import { memo, useState } from 'react';
 import { Button, inputClass } from '../ui';
-import { channelItems, toldOutcomes } from './words';
+import { toldOutcomes } from '../core/words';
+import { channelItems } from './words';
 
 /** Where to pause by itself: an event of the manifest, its nth time, a time, or a channel's value. */
 export const StopAtMenu = memo(function StopAtMenu({

@@ -10,7 +10,8 @@ import { CompareDialog } from './CompareDialog';
 import { OverTrials } from './OverTrials';
 import { lengthText } from '../core/time';
 import type { KeptTrial, TrialShelf } from './trials';
-import { nameOf, outcomeText, summary, toldOutcomes } from './words';
+import { toldOutcomes } from '../core/words';
+import { nameOf, outcomeText, summary } from './words';
 
 interface Props {
   m: Manifest;

@@ -1,4 +1,4 @@
-import { inSentence } from '../core/words';
+import { channelName, inSentence } from '../core/words';
 import {
   isShown,
   printFixed,
@@ -28,17 +28,6 @@ export function outcomeText(o: Outcome, t: KeptTrial) {
   const value = t.outcomes?.[o.id];
   if (value === undefined) return '–';
   return outcomeWords(o, value);
-}
-
-/** What a run comes to that pages tell; the rest is for the keys of questions. */
-export function toldOutcomes(m: Manifest) {
-  return m.outcomes.filter((o) => !o.unshown);
-}
-
-/** A channel's name, with the body it belongs to. */
-export function channelName(m: Manifest, c: Channel, bodies: string[]) {
-  const of = c.body ? bodies[m.bodies.findIndex((b) => b.id === c.body)] : '';
-  return of ? `${c.name}, ${inSentence(of)}` : c.name;
 }
 
 /** Whether the body that a channel belongs to, if it does to any, is there now. */

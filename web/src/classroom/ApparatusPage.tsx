@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Suspense, use, type ReactNode } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, ask } from '../api/client';
-import { apparatusList, isApparatus, manifestOf, type Channel, type Manifest, type SetUp } from '../core';
-import { inSentence } from '../core/words';
+import { apparatusList, isApparatus, manifestOf, type SetUp } from '../core';
+import { channelName, toldOutcomes } from '../core/words';
 import { ApparatusPortrait } from '../scenes/ApparatusPortrait';
 import { Shell } from '../shell/Shell';
 import { Symbol, Trouble } from '../ui';
@@ -29,7 +29,8 @@ function Known({ id }: { id: string }) {
   const listed = apparatusList.find((a) => a.id === id)!;
   const setUps = m.setUps as SetUp[];
   const labs = data?.filter((lab) => lab.apparatus === id);
-  const told = m.outcomes.filter((o) => !o.unshown);
+  const bodies = m.bodies.map((b) => b.name);
+  const shown = [...m.channels.map((c) => ({ ...c, name: channelName(m, c, bodies) })), ...toldOutcomes(m)];
   return (
     <>
       <p className="mb-2 text-fine">
@@ -50,8 +51,8 @@ function Known({ id }: { id: string }) {
       </div>
       <div className="mb-8 grid grid-cols-2 gap-x-10 gap-y-6">
         <Listing title="What it shows">
-          {[...m.channels.map((c) => ({ ...c, name: ofBody(m, c) })), ...told].map((c) => (
-            <li key={c.id} className="flex justify-between gap-3 border-b py-1">
+          {shown.map((c, i) => (
+            <li key={i} className="flex justify-between gap-3 border-b py-1">
               <span>{c.name}</span>
               <span className="whitespace-nowrap text-soft">
                 <Symbol text={c.symbol} />
@@ -121,12 +122,6 @@ function Known({ id }: { id: string }) {
       </section>
     </>
   );
-}
-
-/** A channel's name with the body it belongs to. */
-function ofBody(m: Manifest, c: Channel) {
-  const body = m.bodies.find((b) => b.id === c.body);
-  return body ? `${c.name}, ${inSentence(body.name)}` : c.name;
 }
 
 function Listing({ title, children }: { title: string; children: ReactNode }) {
