@@ -1,5 +1,6 @@
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { useLayoutEffect, useRef, useState, type FormEvent } from 'react';
+import { flushSync } from 'react-dom';
 import type { Act, Argument, Manifest, Run, SettingValue } from '../core';
 import type { Picture } from '../picture/picture';
 import { Button, Select } from '../ui';
@@ -39,13 +40,28 @@ export function ActButton({
 }) {
   const [open, setOpen] = useState(false);
   const [error, setError] = useState<string | undefined>();
+  const values = argumentsOf(act, chosen);
+  const latest = useRef(values);
+  useLayoutEffect(() => {
+    latest.current = values;
+  });
+  /** Takes what is being typed first; where that is refused nothing is done, least of all with what stood before. */
+  const submit = (e: FormEvent<HTMLFormElement>) => {
+    e.preventDefault();
+    const typing = document.activeElement;
+    if (typing instanceof HTMLInputElement) {
+      flushSync(() => typing.blur());
+      typing.focus();
+    }
+    const refused = e.currentTarget.querySelector('[aria-invalid=true]') !== null;
+    setError(refused ? undefined : onDo(latest.current));
+  };
   if (act.arguments.length === 0)
     return (
       <Button kind={main ? 'main' : 'plain'} onClick={() => onDo()}>
         {act.name}
       </Button>
     );
-  const values = argumentsOf(act, chosen);
   return (
     <Popover.Root
       open={open}
@@ -65,13 +81,7 @@ export function ActButton({
           aria-label={act.name}
           className="z-40 w-76 rounded-house border bg-sheet p-4 text-ink"
         >
-          <form
-            className="flex flex-col gap-3"
-            onSubmit={(e) => {
-              e.preventDefault();
-              setError(onDo(values));
-            }}
-          >
+          <form className="flex flex-col gap-3" onSubmit={submit}>
             {act.arguments.map((a) => (
               <ArgumentField
                 key={a.id}
@@ -85,7 +95,13 @@ export function ActButton({
                 {error}
               </p>
             )}
-            <Button kind="main" type="submit">
+            {/* Pressing it doesn't leave the field first: what would be said of it then moves the button away. */}
+            <Button
+              kind="main"
+              type="submit"
+              onPointerDown={(e) => e.preventDefault()}
+              onMouseDown={(e) => e.preventDefault()}
+            >
               Do it
             </Button>
           </form>

@@ -1,9 +1,10 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
 import { expect, test, vi } from 'vitest';
 import { initialSettings, manifestOf, type ItemValues, type SetUp } from '../core';
 import { forecast, openRun, replay } from '../core/models';
 import { onAPage } from '../ui/page.fixture';
-import { ActButton } from './ActButton';
+import { ActButton, type Chosen } from './ActButton';
 import { Bars } from './Bars';
 import { forceLayers } from './ForceArrows';
 import { SettingsPanel } from './SettingsPanel';
@@ -50,6 +51,30 @@ test('an act asks with what it is done, and says what stands against it', () => 
   fireEvent.click(screen.getByText('Do it'));
   expect(todo).toHaveBeenCalledWith({ load: '1', onto: 'floor', by: 'hoist', at: 2 });
   expect(screen.getByRole('alert').textContent).toBe('There is no room left there');
+});
+
+test('an act is done with what is typed, and not at all while that is refused', () => {
+  const run = open();
+  const todo = vi.fn(() => undefined);
+  function Placing() {
+    const [chosen, setChosen] = useState<Chosen>();
+    return <ActButton m={m} run={run} act={m.acts[0]} main chosen={chosen} onChoose={setChosen} onDo={todo} />;
+  }
+  render(<Placing />);
+  fireEvent.click(screen.getByText(m.acts[0].name));
+  const across = screen.getByRole('textbox', { name: /Distance from the wall/ });
+  for (const odd of ['abc', '-3', '1e99', '']) {
+    across.focus();
+    fireEvent.change(across, { target: { value: odd } });
+    fireEvent.click(screen.getByText('Do it'));
+    expect(screen.getByText(/Distance from the wall: .*Allowed: 0.4 to 3.9 m/)).toBeTruthy();
+  }
+  expect(todo).not.toHaveBeenCalled();
+  across.focus();
+  fireEvent.change(across, { target: { value: '3,1' } });
+  fireEvent.click(screen.getByText('Do it'));
+  expect(todo).toHaveBeenCalledExactlyOnceWith({ load: '1', onto: 'floor', by: 'hoist', at: 3.1 });
+  expect(document.activeElement).toBe(across);
 });
 
 test('bars of what is there, with numbers or without, and broken off where the scale ends', () => {
