@@ -68,6 +68,9 @@ export function Bars({ m, run, ledger }: { m: Manifest; run: Run; ledger: string
   const height = (below ? 13 : 8) * type + 20;
   const zero = height * (1 - below);
   const id = `hatch-${ledger}`;
+  // Numbers wider than their bars stand by turns one line higher.
+  const widest = Math.max(0, ...bars.map((b) => printFixed(b.value, b.c.figures).length));
+  const tight = 0.62 * type * widest > step;
   const told = bars.map((b) => `${b.label} ${printFixed(b.value, b.c.figures)} ${unit}`).join(', ');
   return (
     <div ref={box} data-ledger={ledger}>
@@ -91,6 +94,7 @@ export function Bars({ m, run, ledger }: { m: Manifest; run: Run; ledger: string
             key={b.c.id}
             {...{ b, numbers, type, bar, step, zero, height, largest }}
             x={k * step}
+            raised={tight && k % 2 === 1 ? 1.1 * type : 0}
             fill={b.c.account === 'total' ? 'none' : `url(#${id}-${k})`}
           />
         ))}
@@ -136,6 +140,7 @@ function OneBar({
   height,
   largest,
   x,
+  raised,
   fill,
 }: {
   b: Bar;
@@ -147,6 +152,8 @@ function OneBar({
   height: number;
   largest: number;
   x: number;
+  /** How much higher its number stands. */
+  raised: number;
   fill: string;
 }) {
   const { value, look } = b;
@@ -180,7 +187,7 @@ function OneBar({
       {numbers && (
         <text
           x={step / 2}
-          y={value < 0 ? top + h + 1.1 * type : top - (share > 1 ? 9 : 4)}
+          y={value < 0 ? top + h + 1.1 * type + raised : top - (share > 1 ? 9 : 4) - raised}
           textAnchor="middle"
           fontSize={type}
           className="mono"

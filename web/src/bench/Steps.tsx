@@ -48,7 +48,7 @@ export function Steps({ bench, compact }: { bench: BenchState; compact: boolean 
         </IconButton>
       </span>
       <span
-        className={`flex min-w-40 flex-1 items-center gap-3 ${compact ? '@max-4xl:-order-1 @max-4xl:basis-full' : ''}`}
+        className={`flex min-w-40 flex-1 items-center gap-3 ${compact ? '@max-4xl:-order-1 @max-4xl:basis-full' : '@max-5xl:-order-1 @max-5xl:basis-full'}`}
       >
         <span className="relative min-w-24 flex-1">
           <svg className="pointer-events-none absolute inset-x-2 top-0 h-full w-[calc(100%-1rem)]" aria-hidden>
