@@ -1,6 +1,7 @@
 import type { Block } from '../core';
 import { bench } from './bench';
 import { choice } from './choice';
+import { comparison } from './comparison';
 import { explanation } from './explanation';
 import { extension } from './extension';
 import { films } from './films';
@@ -35,6 +36,7 @@ const EVERY: { [T in Block['type']]: BlockKind<T> } = {
   graph,
   number,
   choice,
+  comparison,
   explanation,
   opening,
   reading,

@@ -19,6 +19,11 @@ export type {
 } from './generated/sheet';
 export type BlockOf<T extends Block['type']> = Extract<Block, { type: T }>;
 
+/** Questions that are checked as soon as they are answered. */
+export type Question = BlockOf<'number' | 'choice' | 'comparison'>;
+/** Blocks that bring points. */
+export type Pointed = Question | BlockOf<'explanation'>;
+
 /** What a page knows of a block's work: its slots, what was chosen for its recordings, its table worked out. */
 export interface Known {
   slots?: Record<string, unknown>;
@@ -35,7 +40,8 @@ export class SheetAtWork {
 
   /** How many parts are open: up to and with the first one whose prediction isn't sealed yet. */
   openParts(seal: (block: string) => unknown) {
-    const predictions = this.sheet.parts.flatMap((p) => p.blocks).filter((b) => b.type === 'prediction');
+    const blocks = this.sheet.parts.flatMap((p) => p.blocks);
+    const predictions = blocks.filter((b) => b.type === 'prediction' || b.type === 'comparison');
     return this.door.openParts(Object.fromEntries(predictions.map((b) => [b.id, seal(b.id) ?? {}])));
   }
   /** How far a block has come, in a few words; empty where nothing is counted. */

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { Button, inputClass, Trouble } from '../ui';
-import type { BlockOf } from '../core';
+import type { Pointed } from '../core';
 
 /** A teacher's points and comment for one block. */
 export function MarkForm({
@@ -12,7 +12,7 @@ export function MarkForm({
   onMarked,
 }: {
   work: string;
-  block: BlockOf<'number' | 'choice' | 'explanation'>;
+  block: Pointed;
   mark?: Schemas['MarkView'];
   onMarked: () => void;
 }) {

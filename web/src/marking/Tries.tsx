@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../ui/dates';
-import type { BlockOf } from '../core';
+import type { Question } from '../core';
 import { Button, Trouble } from '../ui';
 
 const VERDICTS: Record<string, string> = {
@@ -22,7 +22,7 @@ export function Tries({
   onOpened,
 }: {
   work: string;
-  block: BlockOf<'number' | 'choice'>;
+  block: Question;
   tried: Schemas['TriedView'];
   onOpened: () => void;
 }) {

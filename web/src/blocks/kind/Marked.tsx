@@ -1,4 +1,4 @@
-import type { BlockOf } from '../../core';
+import type { Pointed } from '../../core';
 import type { SheetContext } from './kind';
 
 export function Points({ of }: { of: number }) {
@@ -10,13 +10,7 @@ export function Points({ of }: { of: number }) {
 }
 
 /** The teacher's mark and comment, and where a teacher gives them. */
-export function MarkNote({
-  block,
-  context,
-}: {
-  block: BlockOf<'number' | 'choice' | 'explanation'>;
-  context: SheetContext;
-}) {
+export function MarkNote({ block, context }: { block: Pointed; context: SheetContext }) {
   const mark = context.marks[block.id];
   return (
     <>

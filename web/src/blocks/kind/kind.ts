@@ -1,6 +1,6 @@
 import type { ComponentType, ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import type { Block, BlockOf } from '../../core';
+import type { Block, BlockOf, Pointed } from '../../core';
 import type { Journal } from '../../notebook/journal';
 
 /** What a block on the sheet can ask of the work it stands in. */
@@ -15,7 +15,7 @@ export interface SheetContext {
   lacks: (block: BlockOf<'number'>) => string;
   check: (block: string, number: string, unit: string) => Promise<Schemas['Checked']>;
   /** What a teacher sees below a block that brings points. */
-  marking?: (block: BlockOf<'number' | 'choice' | 'explanation'>) => ReactNode;
+  marking?: (block: Pointed) => ReactNode;
 }
 
 export interface ViewProps<T extends Block['type']> {

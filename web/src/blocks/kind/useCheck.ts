@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import type { BlockOf } from '../../core';
+import type { Question } from '../../core';
 import type { SheetContext } from './kind';
 
 /** Has an answer checked; what was found of the same answer earlier stands until then. */
-export function useCheck(block: BlockOf<'number' | 'choice'>, context: SheetContext, number: string, unit: string) {
+export function useCheck(block: Question, context: SheetContext, number: string, unit: string) {
   const before = context.tried[block.id];
   const [found, setFound] = useState<Schemas['Checked'] | null>(null);
   const [error, setError] = useState<unknown>(null);

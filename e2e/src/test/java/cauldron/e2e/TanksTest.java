@@ -52,6 +52,33 @@ class TanksTest {
         assertThat(hands.channel("above")).isCloseTo(20, within(0.5));
     }
 
+    /** Predictions first, then what was seen: only that is checked, and each case brings its share. */
+    private void comparedAndSealed() {
+        Chrome.part(page, "An open tube");
+        String[] cases = {"70 °C above, 20 °C below", "20 °C above, 70 °C below", "50 °C above, 52 °C below",
+            "80 °C above, 60 °C below", "4 °C above, 2 °C below"};
+        Locator block = page.locator("main section").filter(new Locator.FilterOptions().setHasText("Do the waters mix"));
+        Locator seal = block.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Seal my predictions"));
+        assertThat(page.getByLabel("Seen: " + cases[0])).hasCount(0);
+        for (String one : cases) {
+            assertThat(seal).isDisabled();
+            page.getByLabel("Predicted: " + one).selectOption("slow");
+        }
+        seal.click();
+        assertThat(page.getByLabel("Predicted: " + cases[0])).hasCount(0);
+        String[] seen = {"slow", "fast", "fast", "slow", "slow"};
+        for (int i = 0; i < cases.length; i++) {
+            page.getByLabel("Seen: " + cases[i]).selectOption(seen[i]);
+        }
+        Locator check = block.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check"));
+        check.click();
+        assertThat(block).containsText("4 of 5 are as it is. Do this one again, and look closely: 4 °C above, 2 °C below");
+        assertThat(block).containsText("2 of 3 tries left");
+        page.getByLabel("Seen: " + cases[4]).selectOption("fast");
+        check.click();
+        assertThat(block.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+    }
+
     @Test
     void coresMeetAtOneTemperatureAndTheSoonestIsTheStudentsOwn() {
         signIn("una.corrie");
@@ -79,6 +106,7 @@ class TanksTest {
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bars, curves and what it came "
                 + "to")))
                 .containsText("Temperature below / °C");
+        comparedAndSealed();
         Chrome.part(page, "Analyse");
         Locator question = Chrome.question(page, "shortest time to half a degree");
         Chrome.answer(question, LabHands.print(least, 1), "min");

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Function;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
@@ -217,5 +218,34 @@ class TeachingTest {
         assertThat(visitor.get("/").headers().firstValue("Cache-Control").orElse("")).contains("no-cache");
         assertThat(visitor.get("/missing.js").statusCode()).isEqualTo(404);
         assertThat(visitor.get("/licenses/THIRD-PARTY-WEB.md").body()).contains("react");
+    }
+
+    @Test
+    void whatIsSeenWaitsForTheSealAndAloneBringsPoints() {
+        Room room = Room.of("tobiah", "Two tanks in the boathouse");
+        room.seal();
+        Function<String, JsonNode> seen = slot -> Visitor.read(room.student().post("/api/works/" + room.work() + "/entries",
+                Map.of("entries", List.of(Map.of("id", UUID.randomUUID(), "block", "fast", "slot", slot, "value",
+                        slot.startsWith("edit/") ? Map.of("slots", Map.of("seen/1", Map.of("option", 2)))
+                                : slot.equals("seal") ? Map.of("sealed", true) : Map.of("option", 2), "time",
+                        "2026-01-01T00:00:00Z"))))).at("/outcomes/0");
+        assertThat(seen.apply("seen/1").get("reason").asString()).contains("Seal your predictions first");
+        assertThat(seen.apply("edit/" + UUID.randomUUID()).get("reason").asString()).contains("Seal your predictions first");
+        for (int i = 1; i <= 4; i++) {
+            room.keep("fast", "predicted/" + i, Map.of("option", 1));
+        }
+        assertThat(seen.apply("seal").get("reason").asString()).contains("Predict all 5 cases first");
+        assertThat(seen.apply("predicted/5").get("kept").asBoolean()).isTrue();
+        assertThat(seen.apply("seal").get("kept").asBoolean()).isTrue();
+        assertThat(seen.apply("predicted/5").get("reason").asString()).contains("sealed prediction can't be changed");
+        assertThat(seen.apply("edit/" + UUID.randomUUID()).get("kept").asBoolean()).isTrue();
+        String checks = "/api/works/" + room.work() + "/checks";
+        JsonNode four = Visitor.read(room.student().post(checks, Map.of("block", "fast", "number", "2, 1, 1, 2, 2", "unit", "")));
+        assertThat(four.get("feedback").asString()).startsWith("4 of 5");
+        assertThat(room.student().json("/api/works/" + room.work()).get("points").asDouble()).isEqualTo(4);
+        Visitor.read(room.student().post(checks, Map.of("block", "fast", "number", "2, 1, 1, 2, 1", "unit", "")));
+        JsonNode all = room.student().json("/api/works/" + room.work());
+        assertThat(all.get("points").asDouble()).isEqualTo(5);
+        assertThat(all.at("/tried/fast/left").asInt()).isEqualTo(1);
     }
 }

@@ -18,8 +18,22 @@ public final class AnswerCheck {
         KNOWN_SLIP, VALUE, FIGURES,
         NOT_YET }
 
-    /** The verdict with words for the student. */
-    public record Result(Verdict verdict, String feedback) {
+    /**
+     * The verdict with words for the student.
+     *
+     * @param share of the points that it brings, 0 to 1
+     */
+    public record Result(Verdict verdict, String feedback, double share) {
+
+        /** A verdict that brings all the points or none. */
+        public Result(Verdict verdict, String feedback) {
+            this(verdict, feedback, verdict == Verdict.RIGHT ? 1 : 0);
+        }
+
+        /** What it brings of so many points, to a tenth. */
+        public double points(double of) {
+            return Math.rint(share * of * 10) / 10;
+        }
 
         public boolean right() {
             return verdict == Verdict.RIGHT;

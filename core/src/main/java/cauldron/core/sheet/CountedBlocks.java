@@ -4,6 +4,7 @@ import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.choice.ChoiceBlock;
+import cauldron.core.block.comparison.ComparisonBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.graph.GraphBlock;
@@ -11,6 +12,7 @@ import cauldron.core.block.number.NumberBlock;
 import cauldron.core.block.opening.OpeningBlock;
 import cauldron.core.block.prediction.PredictionBlock;
 import cauldron.core.block.table.TableBlock;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 
@@ -45,6 +47,9 @@ public final class CountedBlocks {
                 return new ExplanationBlock(id, "", (int) Tree.number(b, "words"), 0, List.of());
             case "choice":
                 return new ChoiceBlock(id, "", List.of(), false, Tree.text(b, "reasonPrompt", ""), 0, 1);
+            case "comparison":
+                return new ComparisonBlock(id, "", Collections.nCopies(Tree.texts(b, "options").size(), ""),
+                        Collections.nCopies(Tree.maps(b, "cases").size(), null), 0, 1);
             case "opening":
                 return new OpeningBlock(id, "", (int) Tree.number(b, "words"));
             default:

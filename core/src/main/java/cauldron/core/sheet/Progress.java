@@ -2,8 +2,8 @@ package cauldron.core.sheet;
 
 import cauldron.core.Tree;
 import cauldron.core.block.Block;
+import cauldron.core.block.Sealable;
 import cauldron.core.block.number.NumberBlock;
-import cauldron.core.block.prediction.PredictionBlock;
 import cauldron.core.block.table.Gathered;
 import cauldron.core.block.table.TableBlock;
 import cauldron.core.marking.AnswerKey;
@@ -41,7 +41,7 @@ public record Progress(Sheet sheet, Notebook written) {
         for (List<Block> blocks : parts) {
             open++;
             for (Block block : blocks) {
-                if (block instanceof PredictionBlock && !sealed.test(block.id())) {
+                if (block instanceof Sealable && !sealed.test(block.id())) {
                     return open;
                 }
             }
@@ -122,7 +122,7 @@ public record Progress(Sheet sheet, Notebook written) {
     }
 
     /** What a prediction still lacks before it can be sealed, in words; null where it is whole. */
-    public String lackOfPrediction(PredictionBlock block) {
+    public String lackOfPrediction(Sealable block) {
         return block.unsealable(written);
     }
 

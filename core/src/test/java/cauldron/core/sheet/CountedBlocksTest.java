@@ -31,7 +31,9 @@ class CountedBlocksTest {
                     Tree.of("type", "graph", "id", "h", "table", "t", "line", false),
                     Tree.of("type", "number", "id", "n", "prompt", "?", "points", 1.0, "restsOn", "t", "key",
                             Tree.of("value", 1.0, "unit", "m", "tolerancePercent", 1.0)),
-                    Tree.of("type", "explanation", "id", "e", "prompt", "?", "words", 2.0, "points", 1.0))))));
+                    Tree.of("type", "explanation", "id", "e", "prompt", "?", "words", 2.0, "points", 1.0),
+                    Tree.of("type", "comparison", "id", "c", "prompt", "?", "options", List.of("x", "y"), "points", 1.0, "cases",
+                            List.of(Tree.of("text", "A", "seen", 1.0), Tree.of("text", "B", "seen", 2.0))))))));
 
     private static Map<String, Map<String, Object>> book(boolean full) {
         Map<String, Map<String, Object>> book = new LinkedHashMap<>();
@@ -42,6 +44,7 @@ class CountedBlocksTest {
             book.put("t", Tree.of("rows", Tree.of("order", List.of("r1", "r2")), "cell/r1/L", Tree.of("text", "4")));
             book.put("g", Tree.of("view", Tree.of("line", true)));
             book.put("n", Tree.of("answer", Tree.of("number", "7")));
+            book.put("c", Tree.of("seal", Tree.of("sealed", true), "seen/2", Tree.of("option", 1.0)));
             book.put("e", Tree.of("answer", Tree.of("text", "one two")));
         }
         return book;
@@ -77,6 +80,6 @@ class CountedBlocksTest {
     void whatIsCountedIsSaidInAFewWords() {
         Progress some = new Progress(SHEET, book(true), Map.of("f", 1));
         assertThat(SHEET.parts().get(0).blocks().stream().map(b -> b.counted(some.written())))
-                .containsExactly("", "", "", "1 of 2", "2 of 2 trials", "1 of 3 rows", "line fitted", "", "", "");
+                .containsExactly("", "", "", "1 of 2", "2 of 2 trials", "1 of 3 rows", "line fitted", "", "", "", "1 of 2");
     }
 }

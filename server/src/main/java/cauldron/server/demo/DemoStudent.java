@@ -3,6 +3,7 @@ package cauldron.server.demo;
 import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.block.choice.ChoiceBlock;
+import cauldron.core.block.number.NumberBlock;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.marking.Marking;
@@ -81,11 +82,13 @@ class DemoStudent {
         }
         if (stage >= ANALYSED) {
             for (DemoScript.Answer answer : script.analyse(journal)) {
-                boolean chosen = journal.sheet().block(answer.block()) instanceof ChoiceBlock;
-                journal.add(answer.block(), "answer", chosen
-                        ? Tree.of("chosen", Arrays.stream(answer.number().split(", ")).map(Double::valueOf).toList(), "reason",
-                                answer.unit())
-                        : Tree.of("number", answer.number(), "unit", answer.unit()));
+                boolean chosen = sheet.block(answer.block()) instanceof ChoiceBlock;
+                if (chosen) {
+                    journal.add(answer.block(), "answer", Tree.of("chosen",
+                            Arrays.stream(answer.number().split(", ")).map(Double::valueOf).toList(), "reason", answer.unit()));
+                } else if (sheet.block(answer.block()) instanceof NumberBlock) {
+                    journal.add(answer.block(), "answer", Tree.of("number", answer.number(), "unit", answer.unit()));
+                }
                 journal.send();
                 marking.check(work.id(), student, answer.block(), answer.number(), chosen ? "" : answer.unit());
             }

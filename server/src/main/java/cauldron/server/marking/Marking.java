@@ -3,6 +3,7 @@ package cauldron.server.marking;
 import cauldron.core.block.Block;
 import cauldron.core.block.Question;
 import cauldron.core.block.choice.ChoiceBlock;
+import cauldron.core.block.comparison.ComparisonBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerCheck;
@@ -132,13 +133,16 @@ public class Marking {
             return new Checked(result, left);
         }
         attempts.save(new Attempt(workId, blockId, number, unit, verdict, result.feedback(),
-                result.right() && left > 0 ? question.points() : 0, clock.instant()));
+                left > 0 ? result.points(question.points()) : 0, clock.instant()));
         return new Checked(result, Math.max(0, left - 1), left == 0);
     }
 
     private static AnswerCheck.Result found(Question question, Progress progress, int seed, String number, String unit) {
         if (question instanceof ChoiceBlock choice) {
             return choice.check(number);
+        }
+        if (question instanceof ComparisonBlock cases) {
+            return cases.check(number);
         }
         NumberBlock asked = (NumberBlock) question;
         String waitsFor = progress.waitsFor(asked);

@@ -1,7 +1,7 @@
 package cauldron.server.notebooks;
 
 import cauldron.core.block.Block;
-import cauldron.core.block.prediction.PredictionBlock;
+import cauldron.core.block.Sealable;
 import cauldron.core.form.Oddities;
 import cauldron.core.sheet.NotebookReader;
 import cauldron.core.sheet.Progress;
@@ -107,8 +107,7 @@ public class Notebooks {
         for (NewEntry entry : list) {
             String id = entry == null || entry.id() == null ? "" : entry.id();
             String reason = refusal(held.sheet(), sealed, entry);
-            if (reason == null && sealed.contains(entry.block())
-                    && held.sheet().block(entry.block()) instanceof PredictionBlock) {
+            if (reason == null && sealed.contains(entry.block()) && isPredicted(held.sheet(), entry)) {
                 // Only right where it is the entry that is kept already.
                 resent.add(entry);
             } else if (reason == null && entry.slot().equals("seal") && sealing(entry)) {
@@ -218,11 +217,25 @@ public class Notebooks {
         if (json.writeValueAsString(entry.value()).length() > LARGEST_VALUE) {
             return "This is too long to keep: at most " + LARGEST_VALUE + " characters.";
         }
+        if (block instanceof Sealable && !sealed.contains(block.id()) && !isPredicted(sheet, entry)) {
+            return "Seal your predictions first; then it can be noted what was seen.";
+        }
         Map<String, Map<String, Object>> seals = new LinkedHashMap<>();
         sealed.forEach(b -> seals.put(b, Map.of("seal", Map.of("sealed", true))));
         Progress progress = new Progress(sheet, seals, Map.of());
         Sheet.Part part = progress.partOf(entry.block());
         return progress.isOpen(part.id()) ? null : "Seal your prediction first; then “" + part.title() + "” opens.";
+    }
+
+    /** Whether an entry changes only what is predicted, and so nothing that waits for the seal. */
+    private static boolean isPredicted(Sheet sheet, NewEntry entry) {
+        if (!(sheet.block(entry.block()) instanceof Sealable block)) {
+            return false;
+        }
+        return entry.slot().startsWith(SlotReader.EDIT)
+                ? ((Map<?, ?>) ((Map<?, ?>) entry.value()).get("slots")).keySet().stream()
+                        .allMatch(slot -> block.isPredicted((String) slot))
+                : block.isPredicted(entry.slot());
     }
 
     private static String shortened(String text) {
@@ -236,7 +249,7 @@ public class Notebooks {
         before.stream().filter(e -> block.equals(e.get("block")))
                 .forEach(e -> reader.lay(block, (String) e.get("slot"), e.get("value")));
         return new Progress(held.sheet(), reader.slots(), Map.of())
-                .lackOfPrediction((PredictionBlock) held.sheet().block(block));
+                .lackOfPrediction((Sealable) held.sheet().block(block));
     }
 
     private News read(Journal.Row row) {

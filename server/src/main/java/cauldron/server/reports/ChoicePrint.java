@@ -1,9 +1,7 @@
 package cauldron.server.reports;
 
 import cauldron.core.block.choice.ChoiceBlock;
-import cauldron.core.quantity.Numbers;
 import cauldron.core.sheet.Blocks;
-import cauldron.server.marking.Marking;
 import java.util.List;
 import org.jsoup.nodes.Element;
 
@@ -23,12 +21,7 @@ final class ChoicePrint implements Prints.Print<ChoiceBlock> {
             leaf.soft(to, block.reasonPrompt());
             leaf.quoted(to, answer == null ? "" : answer.reason());
         }
-        Marking.Tried tried = leaf.standing().tried().get(block.id());
-        if (tried != null) {
-            leaf.soft(to, "Best try: " + tried.number() + ". " + tried.feedback() + " "
-                    + Numbers.printShort(tried.points())
-                    + " of " + Numbers.printShort(block.points()) + " points.");
-        }
+        leaf.tried(block, to);
         leaf.mark(block, to);
     }
 }

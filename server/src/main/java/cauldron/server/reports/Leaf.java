@@ -93,6 +93,15 @@ final class Leaf {
         }
     }
 
+    /** The best try at a question, and what it brought. */
+    void tried(Block block, Element to) {
+        Marking.Tried tried = standing.tried().get(block.id());
+        if (tried != null) {
+            soft(to, "Best try: " + (tried.number() + " " + tried.unit()).strip() + ". " + tried.feedback() + " "
+                    + Numbers.printShort(tried.points()) + " of " + Numbers.printShort(block.points()) + " points.");
+        }
+    }
+
     void mark(Block block, Element to) {
         Marking.Marked mark = standing.marked().get(block.id());
         if (mark != null) {

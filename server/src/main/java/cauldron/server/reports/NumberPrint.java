@@ -1,9 +1,7 @@
 package cauldron.server.reports;
 
 import cauldron.core.block.number.NumberBlock;
-import cauldron.core.quantity.Numbers;
 import cauldron.core.sheet.Blocks;
-import cauldron.server.marking.Marking;
 import org.jsoup.nodes.Element;
 
 /** A question with the answer that stands there, its best try and what it brought. */
@@ -14,11 +12,7 @@ final class NumberPrint implements Prints.Print<NumberBlock> {
         leaf.heading(to, block.prompt(), block.points());
         NumberBlock.Answered answer = leaf.read(block, Blocks.ALL.kind(NumberBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : (answer.number() + " " + answer.unit()).strip());
-        Marking.Tried tried = leaf.standing().tried().get(block.id());
-        if (tried != null) {
-            leaf.soft(to, "Best try: " + (tried.number() + " " + tried.unit()).strip() + ". " + tried.feedback() + " "
-                    + Numbers.printShort(tried.points()) + " of " + Numbers.printShort(block.points()) + " points.");
-        }
+        leaf.tried(block, to);
         leaf.mark(block, to);
     }
 }

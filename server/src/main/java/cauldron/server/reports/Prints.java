@@ -4,6 +4,7 @@ import cauldron.core.block.Block;
 import cauldron.core.block.Words;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.choice.ChoiceBlock;
+import cauldron.core.block.comparison.ComparisonBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.extension.ExtensionBlock;
 import cauldron.core.block.films.FilmsBlock;
@@ -46,6 +47,7 @@ final class Prints {
         add(all, GraphBlock.class, (b, leaf, to) -> leaf.picture(b, to, "The graph was not drawn."));
         add(all, NumberBlock.class, new NumberPrint());
         add(all, ChoiceBlock.class, new ChoicePrint());
+        add(all, ComparisonBlock.class, new ComparisonPrint());
         add(all, ExplanationBlock.class, Prints::explanation);
         add(all, OpeningBlock.class, Prints::opening);
         add(all, ReadingBlock.class, Prints::reading);

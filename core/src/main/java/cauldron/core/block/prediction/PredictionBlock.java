@@ -1,14 +1,14 @@
 package cauldron.core.block.prediction;
 
-import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.number;
 import static cauldron.core.form.Kinds.text;
 
 import cauldron.core.Tree;
-import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Neighbours;
+import cauldron.core.block.Seal;
+import cauldron.core.block.Sealable;
 import cauldron.core.block.Slot;
 import cauldron.core.block.Written;
 import cauldron.core.form.Field;
@@ -25,7 +25,7 @@ import java.util.Map;
  * @param sketch  the empty axes to draw on, or null
  */
 public record PredictionBlock(String id, String prompt, List<String> choices, String reasonPrompt, Sketch sketch)
-        implements Block {
+        implements Sealable {
 
     @Override
     public String lack(Written written) {
@@ -45,16 +45,12 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
     public record Sketched(List<List<Double>> strokes) {
     }
 
-    /** Whether it was sealed. */
-    public record Seal(boolean sealed) {
+    @Override
+    public boolean isPredicted(String slot) {
+        return true;
     }
 
-    /** Whether it is sealed in a notebook. */
-    public boolean isSealed(Written written) {
-        return Tree.flag(written.slot(id, "seal"), "sealed");
-    }
-
-    /** What it still lacks before it can be sealed, in words; null where it is whole. */
+    @Override
     public String unsealable(Written written) {
         Map<String, Object> answer = written.slot(id, "answer");
         double choice = Tree.number(answer, "choice", -1);
@@ -94,7 +90,7 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
         /** What was sketched. */
         public final Slot<Sketched> drawn = slot("sketch", 0, SketchedForm::new);
         /** Whether it was sealed. */
-        public final Slot<Seal> seal = slot("seal", 0, SealForm::new);
+        public final Slot<Seal> seal = slot(SEAL, 0, Seal.Kept::new);
 
         /** The kind. */
         public Kind() {
@@ -139,19 +135,6 @@ public record PredictionBlock(String id, String prompt, List<String> choices, St
         @Override
         protected Sketched make(Filled f) {
             return new Sketched(f.get(strokes));
-        }
-    }
-
-    private static final class SealForm extends Form<Seal> {
-        private final Field<Seal, Boolean> sealed = field("sealed", FLAG, Seal::sealed);
-
-        SealForm() {
-            super("Seal", "Whether a prediction was sealed.");
-        }
-
-        @Override
-        protected Seal make(Filled f) {
-            return new Seal(f.get(sealed));
         }
     }
 }

@@ -1,0 +1,48 @@
+package cauldron.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import cauldron.core.apparatus.Run;
+import cauldron.core.apparatus.Settings;
+import cauldron.core.apparatus.twintanks.TwinTanks;
+import cauldron.core.block.comparison.ComparisonBlock;
+import cauldron.core.sheet.Sheet;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What shipped labs call right is what their apparatus shows. */
+class ShippedLabsTest {
+
+    private static final Path LABS = Path.of("src", "main", "resources", "labs");
+    private static final double SECONDS = 1200;
+
+    private static Sheet lab(String slug) throws IOException {
+        return Sheet.fromTree(JsonMapper.builder().build().readValue(Files.readString(LABS.resolve(slug + ".json")), Map.class));
+    }
+
+    @Test
+    void watersMixFastOrSlowlyAsTheTanksDo() throws IOException {
+        ComparisonBlock block = (ComparisonBlock) lab("boat-tanks").block("fast");
+        TwinTanks tanks = new TwinTanks();
+        assertThat(block.options()).containsExactly("fast", "slow");
+        for (ComparisonBlock.Case one : block.cases()) {
+            Matcher said = Pattern.compile("(\\d+) °C above, (\\d+) °C below").matcher(one.text());
+            assertThat(said.matches()).as(one.text()).isTrue();
+            Run run = new Run(tanks, Settings.of(tanks.manifest(), Map.of("upper", Double.valueOf(said.group(1)), "lower",
+                    Double.valueOf(said.group(2)), "section", "wide")), 1);
+            run.seek(SECONDS);
+            // Far from the half that the lab draws the line at: nobody's reading is in doubt.
+            if (one.seen() == 1) {
+                assertThat(run.read(run.manifest().channel("mixed"))).as(one.text()).isGreaterThan(0.7);
+            } else {
+                assertThat(run.read(run.manifest().channel("mixed"))).as(one.text()).isLessThan(0.1);
+            }
+        }
+    }
+}
