@@ -1,3 +1,4 @@
+import { LabelledDrawing } from './LabelledDrawing';
 import { Shrink } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
@@ -81,6 +82,8 @@ function Bench({ m }: { m: Manifest }) {
   const bins = m.distributions.filter((d) => shown.histograms.includes(d.id));
   // One upright picture leaves room beside it for how values are spread.
   const beside = !two && m.views[0].aspect <= UPRIGHT;
+  const firstRun = live.sides[0].run;
+  const drawable = useMemo(() => firstRun.drawing().paper !== undefined, [firstRun]);
   const drawing = tool !== null;
   const { play } = live;
   const toggleDrawing = useCallback(() => {
@@ -184,7 +187,7 @@ function Bench({ m }: { m: Manifest }) {
             empty={shapes.length === 0}
           />
         )}
-        <Tray state={instruments} />
+        <Tray state={instruments}>{drawable && <LabelledDrawing run={live.sides[at].run} name={m.name} />}</Tray>
         <div className={`flex min-h-0 min-w-0 flex-1 ${beside ? 'flex-row' : 'flex-col'}`}>
           <div
             className="relative grid min-h-0 min-w-0 flex-1"

@@ -2,6 +2,7 @@ import type { Block } from '../core';
 import { bench } from './bench';
 import { choice } from './choice';
 import { comparison } from './comparison';
+import { drawing } from './drawing';
 import { explanation } from './explanation';
 import { extension } from './extension';
 import { films } from './films';
@@ -37,6 +38,7 @@ const EVERY: { [T in Block['type']]: BlockKind<T> } = {
   number,
   choice,
   comparison,
+  drawing,
   explanation,
   opening,
   reading,

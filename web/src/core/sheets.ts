@@ -20,7 +20,7 @@ export type {
 export type BlockOf<T extends Block['type']> = Extract<Block, { type: T }>;
 
 /** Questions that are checked as soon as they are answered. */
-export type Question = BlockOf<'number' | 'choice' | 'comparison'>;
+export type Question = BlockOf<'number' | 'choice' | 'comparison' | 'drawing'>;
 /** Blocks that bring points. */
 export type Pointed = Question | BlockOf<'explanation'>;
 

@@ -1,4 +1,5 @@
 /** What the core declares and answers, as the pages see it. */
+import type { Drawing } from './drawings';
 import type { Manifest } from './generated/apparatus/shapes';
 import type { RunDoor } from './generated/bench';
 
@@ -83,9 +84,21 @@ export interface TrialTable {
   numbers: Float64Array[];
 }
 type Told =
-  'act' | 'stopAt' | 'back' | 'recipe' | 'settings' | 'profile' | 'bodies' | 'itemNames' | 'dragged' | 'point';
+  | 'drawing'
+  | 'act'
+  | 'stopAt'
+  | 'back'
+  | 'recipe'
+  | 'settings'
+  | 'profile'
+  | 'bodies'
+  | 'itemNames'
+  | 'dragged'
+  | 'point';
 export type Run = Omit<RunDoor, Told> & {
   profile(which: number): { lines: { name: string; points: Float64Array }[]; mark: Float64Array };
+  /** It now as a labelled drawing; without anything where it has none. */
+  drawing(): Partial<Drawing>;
   /** What each body is called now; empty where it isn't there. */
   bodies(): string[];
   /** What each thing of a list is called now. */

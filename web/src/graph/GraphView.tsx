@@ -9,7 +9,7 @@ import { GraphBar } from './GraphBar';
 import { firstPlaces, GraphDrawing } from './GraphDrawing';
 import { drawn } from './GraphPicture';
 import { fitsOf, type Domain, type GraphChoice } from './model';
-import { savePng, saveSvg } from './picture';
+import { savePng, saveSvg } from '../ui/svgFile';
 import type { Expected } from './SketchBehind';
 import { ReadOff, type Tool, type ToolPlaces } from './Tools';
 

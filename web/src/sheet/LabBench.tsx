@@ -19,7 +19,7 @@ import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench, type BenchState } from '../bench/useBench';
-import { trialsMade, type BlockOf, type Manifest, type Run, type RunTable } from '../core';
+import { trialsMade, type BlockOf, type Drawing, type Manifest, type Run, type RunTable } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -155,6 +155,7 @@ export const LabBench = memo(function LabBench({
     />
   );
 
+  const drawable = useMemo(() => run.drawing().paper !== undefined, [run]);
   useLeaving(standing);
   useEffect(() =>
     standing.tell({
@@ -164,6 +165,7 @@ export const LabBench = memo(function LabBench({
         const trial = bench.trialOf(0);
         return trial ? { trial, frame: instruments.frame, instruments: instruments.placing } : undefined;
       },
+      lends: drawable ? { bench: block.id, drawing: () => run.drawing() as Drawing } : undefined,
     }),
   );
   // A reading asked for puts its trial back on the bench, at its moment, with the instruments as they lay.

@@ -17,6 +17,7 @@ import { KeptSign } from './KeptSign';
 import { PartNav } from './PartNav';
 import { Help } from '../shell/Help';
 import type { HelpPlace } from '../shell/help';
+import { lentBy, Standing } from './standing';
 import { ReportButton } from './ReportButton';
 import { useJournal } from './useJournal';
 import { loadLabBench } from './DeskPane';
@@ -65,6 +66,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const readOnly = !data.own || !!data.submittedAt || data.closed;
   const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
   const queries = useQueryClient();
+  const [standing] = useState(() => new Standing());
   const atWork = useMemo(() => new SheetAtWork(sheet), [sheet]);
   const open = atWork.openParts((block) => journal.read(block, 'seal'));
   const place = `cauldron-place-${data.id}`;
@@ -87,6 +89,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
       const table = atWork.restsOn(block);
       return table ? atWork.waitsFor(block, worked(table, journal, tables.current)) : '';
     },
+    lent: useMemo(() => lentBy(standing), [standing]),
     async check(block, number, unit) {
       await journal.settle();
       const found = await ask(
@@ -182,6 +185,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
         </main>
         <section className="min-h-0 min-w-0" aria-label="Bench and notebook">
           <Workbench
+            standing={standing}
             work={data.id}
             sheet={sheet}
             part={Math.min(current, sheet.parts.length - 1)}

@@ -12,7 +12,7 @@ import { DeskPane, LiveBench } from './DeskPane';
 import { FilmDesk } from './FilmDesk';
 import { blocksOf, stanceOf, useFront, type Stance } from './front';
 import { GraphPane } from './GraphPane';
-import { Standing } from './standing';
+import type { Standing } from './standing';
 import { TablePane, type SelectedCell } from './TablePane';
 import { useEntry } from './useEntry';
 import { useTable } from './useTable';
@@ -26,6 +26,7 @@ interface Props {
   trials: Schemas['TrialView'][];
   readOnly: boolean;
   open: boolean;
+  standing: Standing;
 }
 
 /** A cell whose reading is shown on the bench, and where its bench stood before. */
@@ -46,7 +47,7 @@ export function Workbench(props: Props) {
 }
 
 /** Bench, table and graph, all in view together. */
-function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
+function Open({ work, sheet, part, journal, trials, readOnly, standing }: Props) {
   const desks = blocksOf(sheet, 'films', 'bench');
   const [desk, chooseDesk] = useFront(desks, sheet, part);
   const tables = blocksOf(sheet, 'table');
@@ -55,7 +56,6 @@ function Open({ work, sheet, part, journal, trials, readOnly }: Props) {
   const [tableBlock, chooseTable] = useFront(tables, sheet, part, drawn);
   const graphs = blocksOf(sheet, 'graph').filter((g) => g.table === tableBlock?.id);
   const [graphBlock, chooseGraph] = useFront(graphs, sheet, part);
-  const [standing] = useState(() => new Standing());
   const [places, setPlaces] = useState<Record<string, FilmPlace>>({});
   const [askedLast, setAsked] = useState<Asked | null>(null);
   const [selected, setSelected] = useState<SelectedCell | null>(null);

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { workOut, type BlockOf, type Sheet } from '../core';
+import { readDrawing, workOut, type BlockOf, type Sheet } from '../core';
+import { DrawingPicture } from '../drawing/DrawingPicture';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
 import { lookOf, type Fitted } from '../graph/model';
 import { SketchPad } from '../graph/SketchPad';
@@ -9,9 +10,10 @@ import { tableOf } from '../notebook/table';
 import { symbolText } from '../ui';
 import { expectedOf } from './expected';
 
-export { pngOf } from '../graph/picture';
+export { pngOf } from '../ui/svgFile';
 
 const SIZE = { w: 640, h: 400 };
+const LONGEST_ALT = 300;
 
 /** What the page draws for a report, with its words. */
 export interface Drawing {
@@ -36,6 +38,23 @@ export function drawings(sheet: Sheet, journal: Journal): Drawing[] {
               caption: '',
               words: [],
               node: <SketchPad axes={b.sketch} strokes={strokes} fixed onStrokes={() => undefined} />,
+            },
+          ]
+        : [];
+    }
+    if (b.type === 'drawing') {
+      const drawn = notesOf(journal, b).read('drawn') ?? {};
+      const { words } = readDrawing({ paper: b.paper, drawn });
+      const some = drawn.pieces?.length || drawn.labels?.length || drawn.arrows?.length || drawn.strokes?.length;
+      const alt = `Drawing: ${words}`;
+      return some
+        ? [
+            {
+              block: b.id,
+              alt: alt.slice(0, LONGEST_ALT),
+              caption: '',
+              words: [],
+              node: <DrawingPicture drawing={{ paper: b.paper, drawn }} label={alt} />,
             },
           ]
         : [];

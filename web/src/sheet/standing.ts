@@ -1,4 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react';
+import type { Lent } from '../blocks/kind/kind';
+import type { Drawing } from '../core';
 import { displayFor, displays } from '../instruments/displays';
 import type { InstrumentState } from '../instruments/kind/state';
 import type { Reading } from '../notebook/table';
@@ -7,6 +9,8 @@ import type { Reading } from '../notebook/table';
 export interface BenchNow {
   state: InstrumentState;
   reading: () => Reading | undefined;
+  /** What a bench that has a labelled drawing lends. */
+  lends?: { bench: string; drawing: () => Drawing };
 }
 
 /** Told by whichever bench is in view once it is drawn, and asked by the table when a value is typed or taken. */
@@ -24,6 +28,17 @@ export class Standing {
   subscribe = (heard: () => void) => {
     this.heard.add(heard);
     return () => this.heard.delete(heard);
+  };
+}
+
+/** What the bench in view lends to drawings. */
+export function lentBy(standing: Standing): Lent {
+  return {
+    of: (bench) => {
+      const lends = standing.now()?.lends;
+      return lends?.bench === bench ? lends.drawing : null;
+    },
+    subscribe: standing.subscribe,
   };
 }
 

@@ -1,7 +1,13 @@
 import type { ComponentType, ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import type { Block, BlockOf, Pointed } from '../../core';
+import type { Block, BlockOf, Drawing, Pointed } from '../../core';
 import type { Journal } from '../../notebook/journal';
+
+/** Drawings that benches lend: of one in view, a way to ask for what stands there now. */
+export interface Lent {
+  of: (bench: string) => (() => Drawing) | null;
+  subscribe: (heard: () => void) => () => void;
+}
 
 /** What a block on the sheet can ask of the work it stands in. */
 export interface SheetContext {
@@ -13,6 +19,8 @@ export interface SheetContext {
   progress: (block: Block) => string;
   /** What a question still waits for before it opens, in words. */
   lacks: (block: BlockOf<'number'>) => string;
+  /** What benches lend to drawings. */
+  lent?: Lent;
   check: (block: string, number: string, unit: string) => Promise<Schemas['Checked']>;
   /** What a teacher sees below a block that brings points. */
   marking?: (block: Pointed) => ReactNode;

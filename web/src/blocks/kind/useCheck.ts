@@ -3,8 +3,12 @@ import type { Schemas } from '../../api/client';
 import type { Question } from '../../core';
 import type { SheetContext } from './kind';
 
-/** Has an answer checked; what was found of the same answer earlier stands until then. */
-export function useCheck(block: Question, context: SheetContext, number: string, unit: string) {
+/**
+ * Has an answer checked; what was found of the same answer earlier stands until then.
+ *
+ * @param sent what is sent of it, where that isn't what a try is known by
+ */
+export function useCheck(block: Question, context: SheetContext, number: string, unit: string, sent = number) {
   const before = context.tried[block.id];
   const [found, setFound] = useState<Schemas['Checked'] | null>(null);
   const [error, setError] = useState<unknown>(null);
@@ -22,7 +26,7 @@ export function useCheck(block: Question, context: SheetContext, number: string,
       setBusy(true);
       setError(null);
       try {
-        setFound(await context.check(block.id, number, unit));
+        setFound(await context.check(block.id, sent, unit));
       } catch (e) {
         setError(e);
       } finally {

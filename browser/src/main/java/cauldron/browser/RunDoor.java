@@ -9,6 +9,7 @@ import cauldron.core.apparatus.ProfileLines;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.RunTable;
 import cauldron.core.apparatus.StopAt;
+import cauldron.core.drawing.Drawing;
 import java.util.ArrayList;
 import java.util.List;
 import org.teavm.jso.JSExport;
@@ -201,6 +202,13 @@ public final class RunDoor {
             all.add(Tree.of("name", lines.name(i), "points", lines.points(i)));
         }
         return Trees.toJs(Tree.of("lines", all, "mark", lines.mark()));
+    }
+
+    /** It now as a labelled drawing: {@code {paper, drawn}}, or {@code {}} where it has none. */
+    @JSExport
+    public JSObject drawing() {
+        Drawing drawing = run.drawing();
+        return Trees.toJs(drawing == null ? Tree.of() : drawing.toTree());
     }
 
     /** What each body is called now, in the manifest's order; empty where it isn't there. */

@@ -4,10 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -117,6 +120,7 @@ class AtomTest {
         Chrome.answer(mean, "35.97", "u");
         assertThat(mean).containsText("Three atoms in four");
         new LabHands(page).right("What is the relative atomic mass of chlorine", "35.45", "u");
+        drawn();
         // A choice question: a hint to what is wrong, not all, all; and its reason is asked for at handing in.
         Locator choice = page.locator("section").filter(new Locator.FilterOptions().setHasText("Which of these change "
                 + "the charge"))
@@ -137,5 +141,54 @@ class AtomTest {
         Chrome.button(page, "Hand in …").click();
         assertThat(page.getByText("Analyse: give your reason")).isVisible();
         assertThat(page.getByText("Aim: answer the opening question")).isVisible();
+    }
+
+    /** The ion of the drawing question: taken from the bench, labelled by the mouse, written below by hand, checked. */
+    private void drawn() {
+        Locator drawing = page.locator("main section")
+                .filter(new Locator.FilterOptions().setHasText("Draw an ion with 8 protons")).last();
+        // What stands on the bench is neon-20 until an electron less and other nucleons are there.
+        Chrome.button(page, "To the bench").click();
+        Chrome.button(page, "Proton out").click();
+        Chrome.button(page, "Proton out").click();
+        drawing.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Draw …")).click();
+        Chrome.button(page, "Take from the bench").click();
+        assertThat(page.getByLabel("proton, in the middle")).hasValue("8");
+        assertThat(page.getByLabel("electron, on the outer ring")).hasValue("8");
+        BoundingBox paper = page.getByRole(AriaRole.APPLICATION).boundingBox();
+        double scale = paper.width / 160;
+        Eyes eyes = new Eyes(page);
+        String[] labels = {"nucleus", "electron", "outer shell"};
+        // The electron that is labelled is the one on top of the outer ring.
+        double[][] ways = {{64, 50, 120, 16}, {64, 10, 20, 12}, {103, 55, 124, 70}};
+        for (int i = 0; i < labels.length; i++) {
+            page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(labels[i])).last()
+                    .check(new Locator.CheckOptions().setForce(true));
+            eyes.drag(new double[] {paper.x + scale * ways[i][0], paper.y + scale * ways[i][1]},
+                    new double[] {paper.x + scale * ways[i][2], paper.y + scale * ways[i][3]});
+        }
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Mass number")).fill("18");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Charge")).fill("2+");
+        AxeTest.check(page, "the paper of a drawing");
+        page.keyboard().press("Escape");
+        Locator check = drawing.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Check"));
+        check.click();
+        assertThat(drawing).containsText("8 of 9 things are as they should be. Charge is protons less electrons");
+        drawing.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Change the drawing …")).click();
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Charge")).fill("2-");
+        page.keyboard().press("Escape");
+        check.click();
+        assertThat(drawing.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
+    }
+
+    @Test
+    void theLabelledDrawingIsSavedAsAFile() throws IOException {
+        as("ines");
+        page.navigate(App.address() + "/bench/atom-workbench");
+        Chrome.button(page, "Labelled drawing").click();
+        Download saved = page.waitForDownload(() -> Chrome.button(page, "Save as SVG").click());
+        String svg = Files.readString(saved.path());
+        assertThat(saved.suggestedFilename()).isEqualTo("Atom workbench, labelled drawing.svg");
+        assertThat(svg).contains("hydrogen, H", "1 proton").doesNotContain("var(");
     }
 }

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.parallel.ResourceLock;
 @Order(2)
 class AxeTest {
 
-    private static void check(Page page, String view) {
+    static void check(Page page, String view) {
         List<String> serious = new AxeBuilder(page).analyze().getViolations().stream()
                 .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
                 .map((Rule v) -> v.getId() + ": " + v.getNodes().get(0).getHtml()).toList();

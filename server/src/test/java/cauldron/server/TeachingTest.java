@@ -248,4 +248,32 @@ class TeachingTest {
         assertThat(all.get("points").asDouble()).isEqualTo(5);
         assertThat(all.at("/tried/fast/left").asInt()).isEqualTo(1);
     }
+
+    @Test
+    void aDrawingIsCheckedAsItIsKept() {
+        Room room = Room.of("tobiah", "One proton more");
+        room.seal();
+        String checks = "/api/works/" + room.work() + "/checks";
+        Map<String, Object> sent = Map.of("block", "sketch", "number", "", "unit", "");
+        assertThat(Visitor.read(room.student().post(checks, sent)).get("feedback").asString()).isEqualTo("Draw something first.");
+        List<Map<String, Object>> pieces = new ArrayList<>();
+        for (int i = 0; i < 18; i++) {
+            pieces.add(Map.of("piece", i < 8 ? "proton" : "neutron", "x", 64, "y", 45 + i / 2.0));
+        }
+        for (int i = 0; i < 10; i++) {
+            pieces.add(Map.of("piece", "electron", "x", i < 2 ? 88 : 104, "y", 50));
+        }
+        room.keep("sketch", "drawn", Map.of("pieces", pieces, "captions", Map.of("A", "18", "q", "2-")));
+        JsonNode six = Visitor.read(room.student().post(checks, sent));
+        assertThat(six.get("feedback").asString()).startsWith("6 of 9 things are as they should be.");
+        JsonNode tried = room.student().json("/api/works/" + room.work()).at("/tried/sketch");
+        assertThat(tried.get("points").asDouble()).as("six ninths of 4").isEqualTo(2.7);
+        assertThat(tried.get("number").asString()).contains("in the middle: 8 × proton, 10 × neutron").contains("Charge: 2-");
+        assertThat(Visitor.read(room.student().post(checks, sent)).get("left").asInt()).as("the same drawing again").isEqualTo(2);
+        JsonNode refused = Visitor.read(room.student().post("/api/works/" + room.work() + "/entries", Map.of("entries",
+                List.of(Map.of("id", UUID.randomUUID(), "block", "sketch", "slot", "drawn", "value", Map.of("pieces",
+                        List.of(Map.of("piece", "proton", "x", "here", "y", 1))), "time", "2026-01-01T00:00:00Z")))))
+                .at("/outcomes/0");
+        assertThat(refused.get("reason").asString()).contains("pieces 1, x: a number is needed");
+    }
 }

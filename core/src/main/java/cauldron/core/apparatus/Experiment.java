@@ -1,6 +1,7 @@
 package cauldron.core.apparatus;
 
 import cauldron.core.Stateful;
+import cauldron.core.drawing.Drawing;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -84,6 +85,11 @@ public abstract class Experiment {
     /** Fills in the lines of a profile now. */
     public void profile(Profile profile, ProfileLines out) {
         throw new IllegalArgumentException("There is no profile here");
+    }
+
+    /** It now as a labelled drawing, which can be saved and lent to an answer; null for an apparatus that has none. */
+    public Drawing drawing() {
+        return null;
     }
 
     /**

@@ -1,5 +1,6 @@
 package cauldron.core.apparatus;
 
+import cauldron.core.drawing.Drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -149,6 +150,11 @@ public final class Run {
         ProfileLines lines = new ProfileLines();
         experiment.profile(profile, lines);
         return lines;
+    }
+
+    /** It at the moment shown as a labelled drawing; null where it has none. */
+    public Drawing drawing() {
+        return experiment.drawing();
     }
 
     /** The values of a distribution now, for one of its populations. */

@@ -19,6 +19,11 @@ public interface Block {
         return "";
     }
 
+    /** Whether only a teacher can say what it brings. */
+    default boolean isMarkedByHand() {
+        return false;
+    }
+
     /** Points it can bring; 0 where it isn't marked. */
     default double points() {
         return 0;

@@ -5,6 +5,7 @@ import cauldron.core.block.BlockKind;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.comparison.ComparisonBlock;
+import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.extension.ExtensionBlock;
 import cauldron.core.block.films.FilmsBlock;
@@ -35,6 +36,7 @@ public final class Blocks extends Variants<Block> {
         register(new NumberBlock.Kind());
         register(new ChoiceBlock.Kind());
         register(new ComparisonBlock.Kind());
+        register(new DrawingBlock.Kind());
         register(new ExplanationBlock.Kind());
         register(new OpeningBlock.Kind());
         register(new ReadingBlock.Kind());

@@ -5,6 +5,7 @@ import cauldron.core.block.Block;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.comparison.ComparisonBlock;
+import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.graph.GraphBlock;
@@ -12,6 +13,7 @@ import cauldron.core.block.number.NumberBlock;
 import cauldron.core.block.opening.OpeningBlock;
 import cauldron.core.block.prediction.PredictionBlock;
 import cauldron.core.block.table.TableBlock;
+import cauldron.core.drawing.Paper;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -50,6 +52,8 @@ public final class CountedBlocks {
             case "comparison":
                 return new ComparisonBlock(id, "", Collections.nCopies(Tree.texts(b, "options").size(), ""),
                         Collections.nCopies(Tree.maps(b, "cases").size(), null), 0, 1);
+            case "drawing":
+                return new DrawingBlock(id, "", Paper.counted(Tree.map(b, "paper")), "", List.of(), 0, 1);
             case "opening":
                 return new OpeningBlock(id, "", (int) Tree.number(b, "words"));
             default:

@@ -4,6 +4,10 @@ import cauldron.core.RandomSource;
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Action;
 import cauldron.core.apparatus.Run;
+import cauldron.core.block.drawing.DrawingBlock;
+import cauldron.core.drawing.Drawing;
+import cauldron.core.drawing.Drawn;
+import cauldron.core.drawing.Paper;
 import cauldron.core.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
@@ -116,9 +120,24 @@ final class DemoProton extends DemoScript {
         }
     }
 
+    /** Builds the ion on the bench and takes it from there, and labels it. */
+    private static void drawing(DemoJournal journal) {
+        Run run = journal.bench("wanted");
+        run.act(new Action.Perform("nucleus", Tree.of("protons", 8.0, "neutrons", 10.0)));
+        run.act(new Action.Perform("electrons", Tree.of("electrons", 10.0)));
+        Paper paper = ((DrawingBlock) journal.sheet().block("sketch")).paper();
+        Drawn pieces = new Drawing(paper, Drawn.NOTHING).taking(run.drawing()).drawn();
+        Drawn.Laid electron = pieces.pieces().get(pieces.pieces().size() - 1);
+        List<Drawn.Label> labels = List.of(new Drawn.Label(1, 72, 46, 118, 22), new Drawn.Label(2, electron.x(), electron.y(),
+                8, 10), new Drawn.Label(3, 104, 50, 118, 50));
+        journal.add("sketch", "drawn", new Drawn(pieces.pieces(), labels, List.of(), List.of(), Map.of("A", "18", "q",
+                "2−")).toTree());
+    }
+
     @Override
     List<Answer> analyse(DemoJournal journal) {
-        return List.of(new Answer("mean", "35.45", "u"), new Answer("argon", "8", ""), new Answer("ion", "-2", ""),
+        drawing(journal);
+        return List.of(new Answer("sketch", "", ""), new Answer("mean", "35.45", "u"), new Answer("argon", "8", ""), new Answer("ion", "-2", ""),
                 new Answer("charged", "2, 3, 4", "Each time a proton or an electron came or went the charge did, "
                         + "never with a neutron."),
                 new Answer("neutrons", "21", ""),

@@ -4,7 +4,7 @@ import cauldron.core.block.Block;
 import cauldron.core.block.Question;
 import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.comparison.ComparisonBlock;
-import cauldron.core.block.explanation.ExplanationBlock;
+import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerCheck;
 import cauldron.core.sheet.Progress;
@@ -73,7 +73,7 @@ public class Marking {
         public boolean unmarked() {
             for (Sheet.Part part : progress.sheet().parts()) {
                 for (Block block : part.blocks()) {
-                    if (block instanceof ExplanationBlock && !marked.containsKey(block.id())) {
+                    if (block.isMarkedByHand() && !marked.containsKey(block.id())) {
                         return true;
                     }
                 }
@@ -92,6 +92,7 @@ public class Marking {
 
     private static final Notebooks.Notebook EMPTY = new Notebooks.Notebook(Map.of(), List.of(), null, 0);
     private static final int LONGEST = 40;
+    private static final int MOST_WORDS = 2000;
 
     private final AttemptRepository attempts;
     private final OpeningRepository openings;
@@ -126,20 +127,29 @@ public class Marking {
         AnswerCheck.Result result = found(question, progress, held.work().seed(), number, unit);
         Tried before = tried(List.of(workId), Map.of(workId, held.sheet())).getOrDefault(workId, Map.of()).get(blockId);
         int left = before == null ? question.tries() : before.left();
+        // A drawing is checked as it is kept; what was sent beside it says nothing.
+        String said = question instanceof DrawingBlock drawn ? shortened(drawn.drawing(progress.written()).words()) : number;
         String verdict = result.verdict().name().toLowerCase().replace('_', '-');
         // Pressing twice isn't trying twice. A right answer counts again: it may have come before the question was opened anew.
-        boolean again = !result.right() && before != null && before.endsWith(number, unit, verdict);
+        boolean again = !result.right() && before != null && before.endsWith(said, unit, verdict);
         if (!result.counts() || again || number.length() > LONGEST || unit.length() > LONGEST) {
             return new Checked(result, left);
         }
-        attempts.save(new Attempt(workId, blockId, number, unit, verdict, result.feedback(),
+        attempts.save(new Attempt(workId, blockId, said, unit, verdict, result.feedback(),
                 left > 0 ? result.points(question.points()) : 0, clock.instant()));
         return new Checked(result, Math.max(0, left - 1), left == 0);
+    }
+
+    private static String shortened(String words) {
+        return words.length() <= MOST_WORDS ? words : words.substring(0, MOST_WORDS - 1) + "…";
     }
 
     private static AnswerCheck.Result found(Question question, Progress progress, int seed, String number, String unit) {
         if (question instanceof ChoiceBlock choice) {
             return choice.check(number);
+        }
+        if (question instanceof DrawingBlock drawn) {
+            return drawn.check(progress.written());
         }
         if (question instanceof ComparisonBlock cases) {
             return cases.check(number);

@@ -5,6 +5,7 @@ import cauldron.core.block.Words;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.comparison.ComparisonBlock;
+import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.extension.ExtensionBlock;
 import cauldron.core.block.films.FilmsBlock;
@@ -48,6 +49,7 @@ final class Prints {
         add(all, NumberBlock.class, new NumberPrint());
         add(all, ChoiceBlock.class, new ChoicePrint());
         add(all, ComparisonBlock.class, new ComparisonPrint());
+        add(all, DrawingBlock.class, Prints::drawing);
         add(all, ExplanationBlock.class, Prints::explanation);
         add(all, OpeningBlock.class, Prints::opening);
         add(all, ReadingBlock.class, Prints::reading);
@@ -86,6 +88,14 @@ final class Prints {
         leaf.heading(to, block.prompt(), block.points());
         Words answer = leaf.read(block, Blocks.ALL.kind(ExplanationBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : answer.text());
+        leaf.mark(block, to);
+    }
+
+    private static void drawing(DrawingBlock block, Leaf leaf, Element to) {
+        leaf.heading(to, block.prompt(), block.points());
+        leaf.picture(block, to, "Nothing was drawn.");
+        leaf.soft(to, "On it: " + block.drawing(leaf.written()).words() + ".");
+        leaf.tried(block, to);
         leaf.mark(block, to);
     }
 

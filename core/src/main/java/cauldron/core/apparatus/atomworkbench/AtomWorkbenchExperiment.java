@@ -11,6 +11,7 @@ import cauldron.core.apparatus.StepsExperiment;
 import cauldron.core.chemistry.Nuclide;
 import cauldron.core.chemistry.Nuclides;
 import cauldron.core.chemistry.Shells;
+import cauldron.core.drawing.Drawing;
 
 /**
  * One atom, of which protons, neutrons and electrons are changed. What is said of it is in {@link Nuclides} and {@link
@@ -61,6 +62,11 @@ final class AtomWorkbenchExperiment extends StepsExperiment {
 
     private Atom atom() {
         return new Atom((int) protons.get(), (int) neutrons.get(), (int) electrons.get());
+    }
+
+    @Override
+    public Drawing drawing() {
+        return AtomDrawing.of(atom());
     }
 
     @Override

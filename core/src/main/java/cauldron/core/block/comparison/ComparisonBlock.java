@@ -31,7 +31,7 @@ public record ComparisonBlock(String id, String prompt, List<String> options, Li
         implements Question, Sealable {
 
     private static final int USUAL_TRIES = 3;
-    private static final int MOST_CASES = 20;
+    private static final int MOST_CASES = 12;
     private static final int MOST_OPTIONS = 8;
 
     /**

@@ -38,6 +38,11 @@ public record ExplanationBlock(String id, String prompt, int words, double point
     }
 
     @Override
+    public boolean isMarkedByHand() {
+        return true;
+    }
+
+    @Override
     public String type() {
         return "explanation";
     }

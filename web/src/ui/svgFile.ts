@@ -1,10 +1,10 @@
-import { save } from '../ui/save';
+import { save } from './save';
 
 /** Scale of a PNG: a graph of a page's width then prints at about 300 dots an inch. */
 const PNG_SCALE = 4;
 const CAPTION = 26;
 
-/** A graph by itself: colours and fonts written in, its caption below, on white. */
+/** A drawing by itself: colours and fonts written in, its caption below, on white. */
 function standalone(svg: SVGSVGElement, caption: string): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const theme = getComputedStyle(document.documentElement);
@@ -44,7 +44,7 @@ export function saveSvg(svg: SVGSVGElement, name: string, caption: string) {
   save(`${name}.svg`, 'image/svg+xml', standalone(svg, caption));
 }
 
-/** A graph as a PNG, so many times as large as on the screen. */
+/** A drawing as a PNG, so many times as large as on the screen. */
 export async function pngOf(svg: SVGSVGElement, caption: string, scale = PNG_SCALE): Promise<Blob> {
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(standalone(svg, caption))}`;

@@ -1,0 +1,2 @@
+/** Questions answered by a labelled drawing. */
+package cauldron.core.block.drawing;
