@@ -213,7 +213,8 @@ function Grips({
         cy={y}
         r={r}
         fill="transparent"
-        className="cursor-move"
+        className="cursor-move outline-none focus-visible:stroke-(--plum)"
+        strokeWidth="0.7"
         role={counted ? undefined : 'button'}
         tabIndex={counted ? undefined : 0}
         aria-label={counted ? undefined : name}

@@ -84,6 +84,9 @@ function shifted<T extends LaidPiece | LaidLabel | LaidArrow>(thing: T, by: Poin
   return { ...thing, x, y };
 }
 
+/** Half the width of a letter on the paper, about. */
+const LETTER = 1.1;
+
 /** Everything that can be gripped, with where and as what. */
 export function grips(paper: Paper, drawn: Drawn): { grip: Grip; x: number; y: number; r: number; name: string }[] {
   const pieces = (drawn.pieces ?? []).map((p, at) => {
@@ -98,10 +101,13 @@ export function grips(paper: Paper, drawn: Drawn): { grip: Grip; x: number; y: n
     ];
   });
   const labels = (drawn.labels ?? []).flatMap((l, at) => {
-    const name = `label “${paper.labels[l.label - 1] ?? ''}”`;
+    const words = paper.labels[l.label - 1] ?? '';
+    const name = `label “${words}”`;
+    // Its words stand on the side away from its end; they are gripped in their middle.
+    const middle = (l.x > l.tx ? -1 : 1) * (1 + LETTER * words.length);
     return [
       { grip: grip('labels', at, 'tip'), x: l.x, y: l.y, r: 3, name: `end of the line of the ${name}` },
-      { grip: grip('labels', at), x: l.tx, y: l.ty, r: 4, name },
+      { grip: grip('labels', at), x: l.tx + middle, y: l.ty, r: 4, name },
     ];
   });
   return [...pieces, ...arrows, ...labels];

@@ -10,9 +10,11 @@ function standalone(svg: SVGSVGElement, caption: string): string {
   const theme = getComputedStyle(document.documentElement);
   const [w, h] = [svg.width.baseVal.value, svg.height.baseVal.value];
   const tall = h + (caption ? CAPTION : 0);
+  // A drawing may have units of its own.
+  const own = svg.viewBox?.baseVal?.width ? svg.viewBox.baseVal.width / w : 1;
   copy.querySelectorAll('[role=slider], [data-screen]').forEach((e) => e.remove());
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
-  copy.setAttribute('viewBox', `0 0 ${w} ${tall}`);
+  copy.setAttribute('viewBox', `0 0 ${w * own} ${tall * own}`);
   copy.setAttribute('width', String(w));
   copy.setAttribute('height', String(tall));
   copy.setAttribute('font-family', '"Atkinson Hyperlegible Next", "Liberation Sans", Arial, sans-serif');
@@ -22,10 +24,10 @@ function standalone(svg: SVGSVGElement, caption: string): string {
   if (caption) {
     const text = document.createElementNS('http://www.w3.org/2000/svg', 'text');
     for (const [k, v] of Object.entries({
-      x: String(w / 2),
-      y: String(h + 16),
+      x: String((w / 2) * own),
+      y: String((h + 16) * own),
       'text-anchor': 'middle',
-      'font-size': '13',
+      'font-size': String(13 * own),
       fill: '#1b2430',
     }))
       text.setAttribute(k, v);

@@ -189,6 +189,6 @@ class AtomTest {
         Download saved = page.waitForDownload(() -> Chrome.button(page, "Save as SVG").click());
         String svg = Files.readString(saved.path());
         assertThat(saved.suggestedFilename()).isEqualTo("Atom workbench, labelled drawing.svg");
-        assertThat(svg).contains("hydrogen, H", "1 proton").doesNotContain("var(");
+        assertThat(svg).contains("hydrogen, H", "1 proton", "viewBox=\"0 0 160 124\"").doesNotContain("var(");
     }
 }

@@ -53,7 +53,7 @@ final class Leaf {
     void heading(Element to, String prompt, double points) {
         Element h = to.appendElement("h3").text(prompt);
         if (points > 0) {
-            h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + " points");
+            h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + (points == 1 ? " point" : " points"));
         }
     }
 
@@ -97,7 +97,15 @@ final class Leaf {
     void tried(Block block, Element to) {
         Marking.Tried tried = standing.tried().get(block.id());
         if (tried != null) {
-            soft(to, "Best try: " + (tried.number() + " " + tried.unit()).strip() + ". " + tried.feedback() + " "
+            found(block, to, (tried.number() + " " + tried.unit()).strip() + ". ");
+        }
+    }
+
+    /** What was found at the best try, with other words for what was tried. */
+    void found(Block block, Element to, String what) {
+        Marking.Tried tried = standing.tried().get(block.id());
+        if (tried != null) {
+            soft(to, "Best try: " + what + tried.feedback() + " "
                     + Numbers.printShort(tried.points()) + " of " + Numbers.printShort(block.points()) + " points.");
         }
     }

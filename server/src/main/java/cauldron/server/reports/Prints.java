@@ -17,6 +17,7 @@ import cauldron.core.block.reading.ReadingBlock;
 import cauldron.core.block.table.TableBlock;
 import cauldron.core.block.text.TextBlock;
 import cauldron.core.block.vocabulary.VocabularyBlock;
+import cauldron.core.drawing.Drawing;
 import cauldron.core.sheet.Blocks;
 import cauldron.server.labs.Shown;
 import java.util.LinkedHashMap;
@@ -93,9 +94,12 @@ final class Prints {
 
     private static void drawing(DrawingBlock block, Leaf leaf, Element to) {
         leaf.heading(to, block.prompt(), block.points());
+        Drawing drawing = block.drawing(leaf.written());
         leaf.picture(block, to, "Nothing was drawn.");
-        leaf.soft(to, "On it: " + block.drawing(leaf.written()).words() + ".");
-        leaf.tried(block, to);
+        if (!drawing.drawn().isEmpty()) {
+            leaf.soft(to, "On it: " + drawing.words() + ".");
+        }
+        leaf.found(block, to, "");
         leaf.mark(block, to);
     }
 
