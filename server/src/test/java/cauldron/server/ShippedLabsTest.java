@@ -6,10 +6,15 @@ import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.twintanks.TwinTanks;
 import cauldron.core.block.comparison.ComparisonBlock;
+import cauldron.core.block.drawing.DrawingBlock;
+import cauldron.core.drawing.Drawn;
+import cauldron.core.marking.AnswerCheck;
+import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -44,5 +49,23 @@ class ShippedLabsTest {
                 assertThat(run.read(run.manifest().channel("mixed"))).as(one.text()).isLessThan(0.1);
             }
         }
+    }
+
+    @Test
+    void forcesOnAWagonAreItsWeightAndTheRailsPushAndNoForceOfMotion() throws IOException {
+        Sheet lab = lab("coal-run");
+        DrawingBlock block = (DrawingBlock) lab.block("forces");
+        Drawn.Arrow weight = new Drawn.Arrow(1, 64, 46, 0, 34);
+        Drawn.Arrow normal = new Drawn.Arrow(2, 64, 46, 17, -17);
+        assertThat(found(lab, block, weight, normal).right()).isTrue();
+        assertThat(found(lab, block, new Drawn.Arrow(1, 64, 46, 20, 20), normal).feedback()).contains("Weight points straight down");
+        assertThat(found(lab, block, weight, new Drawn.Arrow(2, 64, 46, 0, -24)).feedback()).contains("square to itself");
+        assertThat(found(lab, block, weight, normal, new Drawn.Arrow(3, 64, 46, 20, 20)).feedback()).endsWith("One arrow is too "
+                + "many: “force of motion”.");
+    }
+
+    private static AnswerCheck.Result found(Sheet lab, DrawingBlock block, Drawn.Arrow... arrows) {
+        Drawn drawn = new Drawn(List.of(), List.of(), List.of(arrows), List.of(), Map.of());
+        return block.check(new Progress(lab, Map.of(block.id(), Map.of("drawn", drawn.toTree())), Map.of()).written());
     }
 }

@@ -3,6 +3,7 @@ package cauldron.server.demo;
 import cauldron.core.RandomSource;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.StopAt;
+import cauldron.core.drawing.Drawn;
 import cauldron.core.quantity.Numbers;
 import java.util.List;
 import java.util.Map;
@@ -70,7 +71,9 @@ final class DemoRail extends DemoScript {
     List<Answer> analyse(DemoJournal journal) {
         journal.calculated("lowest", "v2", "speed squared", "v²", "v^2");
         double[] line = journal.line("lowest-graph", "h", "v2");
-        return List.of(new Answer("gradient", Numbers.print(line[0], 3), "m/s²"), new Answer("normal-work", "0", "J"),
+        journal.add("forces", "drawn", new Drawn(List.of(), List.of(), List.of(new Drawn.Arrow(1, 64, 46, 0, 34),
+                new Drawn.Arrow(2, 64, 46, 17, -17)), List.of(), Map.of()).toTree());
+        return List.of(new Answer("forces", "", ""), new Answer("gradient", Numbers.print(line[0], 3), "m/s²"), new Answer("normal-work", "0", "J"),
                 new Answer("heat", Numbers.print(journal.number("rested", 2, "E"), 3), "J"),
                 new Answer("least", "5.0", "m"));
     }
