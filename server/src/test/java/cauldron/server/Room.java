@@ -11,9 +11,12 @@ import tools.jackson.databind.JsonNode;
 record Room(Visitor teacher, Visitor student, String assignment, String work) {
 
     static Room of(String teacherName, String title) {
+        return ofLab(teacherName, Visitor.signedIn(teacherName).lab(title));
+    }
+
+    static Room ofLab(String teacherName, String lab) {
         Visitor teacher = Visitor.signedIn(teacherName);
         JsonNode made = Visitor.read(teacher.post("/api/classes", Map.of("name", "Room " + UUID.randomUUID())));
-        String lab = teacher.lab(title);
         String assignment = Visitor.read(teacher.post("/api/teaching/assignments",
                 Map.of("classId", made.get("id").asString(), "labId", lab, "dueAt", "2099-01-01T08:00:00Z")))
                 .get("id").asString();

@@ -124,6 +124,11 @@ final class Visitor {
                 .map(HttpCookie::getValue).findFirst().orElse(null);
     }
 
+    HttpResponse<String> put(String path, Object body) {
+        return send(request(path).header("Content-Type", "application/json")
+                .PUT(BodyPublishers.ofString(JSON.writeValueAsString(body))).build());
+    }
+
     HttpResponse<String> delete(String path) {
         return send(request(path).DELETE().build());
     }

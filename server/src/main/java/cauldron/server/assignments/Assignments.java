@@ -90,7 +90,7 @@ public class Assignments {
     @Transactional
     public AssignmentInfo give(UUID teacher, UUID classId, UUID labId, Instant dueAt, LateRule rule) {
         classes.ownedBy(classId, teacher);
-        Assignment a = new Assignment(classId, labs.newest(labId).versionId(), dueAt, clock.instant());
+        Assignment a = new Assignment(classId, labs.newest(labId, teacher).versionId(), dueAt, clock.instant());
         a.due(dueAt, rule);
         return assignments.save(a).info();
     }

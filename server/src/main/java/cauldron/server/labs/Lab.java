@@ -13,7 +13,9 @@ class Lab {
     @Id
     @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
     private UUID id;
+    /** Of one that ships; null for a teacher's own. */
     private String slug;
+    private UUID ownerId;
     private Instant createdAt;
 
     protected Lab() {
@@ -22,6 +24,20 @@ class Lab {
     Lab(String slug, Instant createdAt) {
         this.slug = slug;
         this.createdAt = createdAt;
+    }
+
+    Lab(UUID ownerId, Instant createdAt) {
+        this.ownerId = ownerId;
+        this.createdAt = createdAt;
+    }
+
+    UUID ownerId() {
+        return ownerId;
+    }
+
+    /** Whether a teacher may read, copy and give it. */
+    boolean isReadableBy(UUID teacher) {
+        return ownerId == null || ownerId.equals(teacher);
     }
 
     UUID id() {

@@ -1,9 +1,11 @@
 package cauldron.server.labs;
 
+import cauldron.server.platform.Person;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -29,13 +31,13 @@ class LabController {
 
     @GetMapping
     List<LabView> all() {
-        return labs.newest().stream().map(LabController::view).toList();
+        return labs.shipped().stream().map(LabController::view).toList();
     }
 
     /** A lab as a student sees it. */
     @GetMapping("/{id}")
-    LabPreview one(@PathVariable UUID id) {
-        Labs.LabInfo lab = labs.newest(id);
+    LabPreview one(@PathVariable UUID id, @AuthenticationPrincipal Person me) {
+        Labs.LabInfo lab = labs.newest(id, me.id());
         return new LabPreview(view(lab), Shown.toStudents(lab.sheet()));
     }
 

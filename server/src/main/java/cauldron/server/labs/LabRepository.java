@@ -1,10 +1,22 @@
 package cauldron.server.labs;
 
+import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
 
 interface LabRepository extends JpaRepository<Lab, UUID> {
 
     Optional<Lab> findBySlug(String slug);
+
+    List<Lab> findByOwnerId(UUID ownerId);
+
+    long countByOwnerId(UUID ownerId);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select l from Lab l where l.id = ?1")
+    Optional<Lab> hold(UUID id);
 }

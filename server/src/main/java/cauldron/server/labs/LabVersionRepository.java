@@ -10,7 +10,7 @@ interface LabVersionRepository extends JpaRepository<LabVersion, UUID> {
 
     Optional<LabVersion> findFirstByLabIdOrderByNumberDesc(UUID labId);
 
-    @Query("select v from LabVersion v where v.number = (select max(w.number) from LabVersion w where w.labId = v.labId)"
-            + " order by v.createdAt")
-    List<LabVersion> newest();
+    @Query("select v from LabVersion v join Lab l on l.id = v.labId where v.number = (select max(w.number) from LabVersion w"
+            + " where w.labId = v.labId) and l.ownerId is null order by v.createdAt")
+    List<LabVersion> newestShipped();
 }

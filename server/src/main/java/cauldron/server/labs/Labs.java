@@ -67,15 +67,20 @@ public class Labs {
         }
     }
 
-    /** The newest version of every lab. */
+    /** The newest version of every shipped lab. */
     @Transactional(readOnly = true)
-    public List<LabInfo> newest() {
-        return versions.newest().stream().map(this::info).toList();
+    public List<LabInfo> shipped() {
+        return versions.newestShipped().stream().map(this::info).toList();
     }
 
-    /** The newest version of a lab. */
+    /** The newest version of a lab that a teacher may read. */
     @Transactional(readOnly = true)
-    public LabInfo newest(UUID labId) {
+    public LabInfo newest(UUID labId, UUID teacher) {
+        return labs.findById(labId).filter(l -> l.isReadableBy(teacher)).map(l -> newest(labId))
+                .orElseThrow(() -> Problems.notFound("lab"));
+    }
+
+    private LabInfo newest(UUID labId) {
         return versions.findFirstByLabIdOrderByNumberDesc(labId).map(this::info)
                 .orElseThrow(() -> Problems.notFound("lab"));
     }

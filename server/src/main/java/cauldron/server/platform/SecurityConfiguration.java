@@ -40,7 +40,8 @@ class SecurityConfiguration {
                                 "/api/openapi.json", "/health").permitAll()
                         .requestMatchers("/api/admin/**").hasRole("ADMINISTRATOR")
                         .requestMatchers("/api/memberships").hasRole("STUDENT")
-                        .requestMatchers("/api/classes/**", "/api/labs/**", "/api/teaching/**").hasRole("TEACHER")
+                        .requestMatchers("/api/classes/**", "/api/labs/**", "/api/drafts/**",
+                                "/api/teaching/**").hasRole("TEACHER")
                         .requestMatchers("/api/**").authenticated()
                         .anyRequest().permitAll())
                 .csrf(c -> c.spa().csrfTokenRepository(tokens))

@@ -1,0 +1,186 @@
+package cauldron.server.labs;
+
+import cauldron.core.form.Fault;
+import cauldron.core.form.Oddities;
+import cauldron.core.sheet.Sheet;
+import cauldron.core.sheet.SheetException;
+import cauldron.server.platform.Person;
+import cauldron.server.platform.Problems;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Labs as their teachers write them: copied, changed with all states kept, and made a version once nothing is wrong. */
+@Service
+public class Drafts {
+
+    /** How many states of a lab are kept; the oldest are forgotten. */
+    static final int MOST_STATES = 200;
+    private static final int MOST_LABS = 500;
+    private static final int LONGEST_TITLE = 200;
+
+    /** One of a teacher's own labs. */
+    public record Own(UUID id, String title, Instant changedAt, int version) {
+    }
+
+    /**
+     * A lab being written.
+     *
+     * @param number  of its newest state
+     * @param version of the newest that can be given; 0 where there is none
+     * @param changed whether the newest state differs from that version
+     * @param sheet   as it was written, with all its faults
+     * @param faults  all that is wrong, each with its place
+     * @param shown   as a student would see it; null where something is wrong
+     */
+    public record Open(int number, int version, boolean changed, Map<String, Object> sheet, List<Fault> faults,
+                       Map<String, Object> shown) {
+    }
+
+    private final LabRepository labs;
+    private final LabVersionRepository versions;
+    private final DraftRepository drafts;
+    private final Clock clock;
+
+    Drafts(LabRepository labs, LabVersionRepository versions, DraftRepository drafts, Clock clock) {
+        this.labs = labs;
+        this.versions = versions;
+        this.drafts = drafts;
+        this.clock = clock;
+    }
+
+    /** Begins a lab of one's own as a copy of one that one may read. */
+    @Transactional
+    public UUID copy(UUID labId, Person teacher) {
+        Lab from = labs.findById(labId).filter(l -> l.isReadableBy(teacher.id())).orElseThrow(() -> Problems.notFound("lab"));
+        if (labs.countByOwnerId(teacher.id()) >= MOST_LABS) {
+            throw Problems.conflict("too-many", "You have " + MOST_LABS + " labs of your own, which is as many as can be kept.");
+        }
+        Map<String, Object> sheet = new LinkedHashMap<>(drafts.findFirstByLabIdOrderByNumberDesc(labId).map(Draft::sheet)
+                .orElseGet(() -> versions.findFirstByLabIdOrderByNumberDesc(labId).map(LabVersion::sheet)
+                        .orElseThrow(() -> Problems.notFound("lab"))));
+        String title = sheet.get("title") instanceof String t ? t : "lab";
+        String copied = "Copy of " + title;
+        sheet.put("title", copied.substring(0, Math.min(LONGEST_TITLE, copied.length())));
+        Lab own = labs.save(new Lab(teacher.id(), clock.instant()));
+        drafts.save(new Draft(own.id(), 1, sheet, clock.instant()));
+        return own.id();
+    }
+
+    /** A teacher's own labs, the one changed last first. */
+    @Transactional(readOnly = true)
+    public List<Own> own(Person teacher) {
+        List<Own> list = new ArrayList<>();
+        for (Lab lab : labs.findByOwnerId(teacher.id())) {
+            Draft newest = newest(lab.id());
+            Object title = newest.sheet().get("title");
+            list.add(new Own(lab.id(), title instanceof String t && !t.isBlank() ? t : "Without a title", newest.savedAt(),
+                    version(lab.id())));
+        }
+        list.sort((a, b) -> b.changedAt().compareTo(a.changedAt()));
+        return list;
+    }
+
+    /** A lab of one's own, to go on writing. */
+    @Transactional(readOnly = true)
+    public Open open(UUID labId, Person teacher) {
+        return opened(mine(labId, teacher), newest(labId));
+    }
+
+    /**
+     * Keeps a further state.
+     *
+     * @param seen the number of the state that was changed; another one since then is told, and nothing is overwritten
+     */
+    @Transactional
+    public Open save(UUID labId, Person teacher, Map<String, Object> sheet, int seen) {
+        UUID lab = held(labId, teacher);
+        String odd = Oddities.of(sheet);
+        if (odd != null) {
+            throw Problems.invalid("sheet", "This can't be kept: " + odd + ".");
+        }
+        Draft last = newest(lab);
+        if (last.number() != seen) {
+            throw Problems.conflict("changed-elsewhere", "This lab was changed in another window since you opened it here. "
+                    + "Open it anew to go on from there; what you see here stays until then.");
+        }
+        return opened(lab, keep(lab, last, sheet));
+    }
+
+    /** When its states were kept, the newest first. */
+    @Transactional(readOnly = true)
+    public List<DraftRepository.State> states(UUID labId, Person teacher) {
+        return drafts.states(mine(labId, teacher));
+    }
+
+    /** Goes back to a state: it becomes a further one, so that this can be gone back on as well. */
+    @Transactional
+    public Open back(UUID labId, Person teacher, int number) {
+        UUID lab = held(labId, teacher);
+        Draft then = drafts.findByLabIdAndNumber(lab, number).orElseThrow(() -> Problems.notFound("state"));
+        return opened(lab, keep(lab, newest(lab), then.sheet()));
+    }
+
+    /** Makes the newest state a version that can be given to classes. Those at work keep theirs. */
+    @Transactional
+    public Open publish(UUID labId, Person teacher) {
+        UUID lab = held(labId, teacher);
+        Draft draft = newest(lab);
+        Open now = opened(lab, draft);
+        if (!now.faults().isEmpty()) {
+            throw Problems.conflict("faults", "Something is wrong in this lab yet: " + now.faults().get(0).text() + ".");
+        }
+        if (now.changed()) {
+            versions.save(new LabVersion(lab, now.version() + 1, draft.sheet(), clock.instant()));
+        }
+        return opened(lab, draft);
+    }
+
+    private Draft keep(UUID lab, Draft last, Map<String, Object> sheet) {
+        if (sheet.equals(last.sheet())) {
+            return last;
+        }
+        drafts.forget(lab, last.number() + 1 - MOST_STATES);
+        return drafts.save(new Draft(lab, last.number() + 1, sheet, clock.instant()));
+    }
+
+    private Open opened(UUID lab, Draft draft) {
+        LabVersion given = versions.findFirstByLabIdOrderByNumberDesc(lab).orElse(null);
+        boolean changed = given == null || !given.sheet().equals(draft.sheet());
+        int version = given == null ? 0 : given.number();
+        try {
+            return new Open(draft.number(), version, changed, draft.sheet(), List.of(),
+                    Shown.toStudents(Sheet.fromTree(draft.sheet())));
+        } catch (SheetException e) {
+            return new Open(draft.number(), version, changed, draft.sheet(), e.faults(), null);
+        } catch (IllegalArgumentException e) {
+            // What isn't even of the shape that migrations can look into.
+            return new Open(draft.number(), version, changed, draft.sheet(), List.of(new Fault("", e.getMessage())), null);
+        }
+    }
+
+    private Draft newest(UUID lab) {
+        return drafts.findFirstByLabIdOrderByNumberDesc(lab).orElseThrow(() -> Problems.notFound("lab"));
+    }
+
+    private int version(UUID lab) {
+        return versions.findFirstByLabIdOrderByNumberDesc(lab).map(LabVersion::number).orElse(0);
+    }
+
+    private UUID mine(UUID labId, Person teacher) {
+        return labs.findById(labId).filter(l -> teacher.id().equals(l.ownerId())).map(Lab::id)
+                .orElseThrow(() -> Problems.notFound("lab"));
+    }
+
+    /** The same, held so that two windows don't keep a state at once. */
+    private UUID held(UUID labId, Person teacher) {
+        return labs.hold(labId).filter(l -> teacher.id().equals(l.ownerId())).map(Lab::id)
+                .orElseThrow(() -> Problems.notFound("lab"));
+    }
+}
