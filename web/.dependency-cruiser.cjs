@@ -18,6 +18,7 @@ const LADDER = {
   classroom: ['api', 'core', 'ui', 'shell', 'picture', 'scenes'],
   marking: ['api', 'core', 'ui'],
   blocks: ['api', 'core', 'ui', 'drawing', 'notebook', 'graph'],
+  maker: ['api', 'core', 'ui', 'shell', 'drawing', 'notebook', 'blocks'],
   sheet: [
     'api',
     'core',
@@ -35,7 +36,7 @@ const LADDER = {
     'marking',
     'blocks',
   ],
-  app: ['api', 'ui', 'shell', 'bench', 'classroom', 'sheet'],
+  app: ['api', 'ui', 'shell', 'bench', 'classroom', 'maker', 'sheet'],
 };
 
 module.exports = {

@@ -12,12 +12,14 @@ const Join = lazy(() => import('../classroom/Join').then((m) => ({ default: m.Jo
 const TeacherHome = lazy(() => import('../classroom/TeacherHome').then((m) => ({ default: m.TeacherHome })));
 const ClassList = lazy(() => import('../classroom/ClassList').then((m) => ({ default: m.ClassList })));
 const Catalogue = lazy(() => import('../classroom/Catalogue').then((m) => ({ default: m.Catalogue })));
+const MyLabs = lazy(() => import('../classroom/MyLabs').then((m) => ({ default: m.MyLabs })));
 const ApparatusPage = lazy(() => import('../classroom/ApparatusPage').then((m) => ({ default: m.ApparatusPage })));
 const People = lazy(() => import('../classroom/People').then((m) => ({ default: m.People })));
 const ActsPage = lazy(() => import('../classroom/ActsPage').then((m) => ({ default: m.ActsPage })));
 const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: m.Roster })));
 // The bench and the labs bring the compiled core with them; the sign-in page needn't wait for it.
 const OpenBench = lazy(() => import('../bench/OpenBench'));
+const Maker = lazy(() => import('../maker/Maker'));
 const LabPreview = lazy(() => import('../sheet/LabPreview'));
 const loadWorkPage = () => import('../sheet/WorkPage');
 const WorkPage = lazy(loadWorkPage);
@@ -59,6 +61,8 @@ export function Places() {
         {teacher && <Route path="/apparatus/:apparatus" element={<ApparatusPage />} />}
         {teacher && <Route path="/bench/:apparatus" element={<OpenBench />} />}
         {teacher && <Route path="/labs/:labId" element={<LabPreview />} />}
+        {teacher && <Route path="/labs/:labId/write" element={<Maker />} />}
+        {teacher && <Route path="/my-labs" element={<MyLabs />} />}
         {teacher && <Route path="/classes/:classId" element={<Roster />} />}
         {teacher && <Route path="/assignments/:assignmentId" element={<ClassList />} />}
         <Route path="/work/:workId" element={<WorkPage />} />

@@ -8,7 +8,7 @@ import { DueFields, type Due } from '../classroom/DueFields';
 import { Help } from '../shell/Help';
 import { Button, Dialog, Select, Trouble } from '../ui';
 import { BlockView } from '../blocks/BlockView';
-import type { SheetContext } from '../blocks/kind/kind';
+import { previewContext } from '../blocks/preview';
 import type { Sheet } from '../core';
 
 /** A lab as a student sees it, all parts open, to read before it is given to a class. */
@@ -19,6 +19,11 @@ export default function LabPreview() {
     queryKey: ['lab', labId],
     queryFn: () => ask(api.GET('/api/labs/{id}', { params: { path: { id: labId } } })),
   });
+  const navigate = useNavigate();
+  const copying = useMutation({
+    mutationFn: () => ask(api.POST('/api/drafts', { body: { labId } })),
+    onSuccess: ({ id }) => navigate(`/labs/${id}/write`),
+  });
   const journal = useMemo(() => new Journal(`preview-${labId}`, {}), [labId]);
   if (error)
     return (
@@ -28,20 +33,7 @@ export default function LabPreview() {
     );
   if (!data) return <p className="p-8 text-soft">Opening the lab …</p>;
   const sheet = data.sheet as unknown as Sheet;
-  const context: SheetContext = {
-    journal,
-    readOnly: true,
-    tried: {},
-    marks: {},
-    progress: (b) =>
-      b.type === 'films' || b.type === 'bench'
-        ? `${b.distinctTrials} different`
-        : b.type === 'table'
-          ? `${b.rows} rows`
-          : '',
-    lacks: () => '',
-    check: () => Promise.reject(new Error('This is a preview.')),
-  };
+  const context = previewContext(journal);
   return (
     <div className="min-h-full">
       <header className="sticky top-0 z-10 flex h-14 items-center gap-4 border-b bg-sheet px-6">
@@ -55,10 +47,14 @@ export default function LabPreview() {
         <span className="ml-auto">
           <Help at="give" />
         </span>
+        <Button disabled={copying.isPending} onClick={() => copying.mutate()}>
+          Copy and change
+        </Button>
         <Button kind="main" onClick={() => setGiving(true)}>
           Give to a class
         </Button>
       </header>
+      <Trouble error={copying.error} />
       <main className="mx-auto grid max-w-6xl grid-cols-2 gap-5 px-6 py-6">
         {sheet.parts.map((part, i) => (
           <section key={part.id} className="flex flex-col gap-3 rounded-house border bg-sheet px-5 py-4">

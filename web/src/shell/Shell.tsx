@@ -64,6 +64,11 @@ export function Shell({ children, help }: { children: ReactNode; help?: HelpPlac
                 Catalogue
               </NavLink>
             )}
+            {me.role === 'TEACHER' && (
+              <NavLink to="/my-labs" className={place}>
+                My labs
+              </NavLink>
+            )}
           </nav>
         )}
         {me && (

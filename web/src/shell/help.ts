@@ -2,6 +2,7 @@
 export const HELP = {
   bench: 'for-teachers/show-apparatus',
   give: 'for-teachers/give-a-lab',
+  write: 'for-teachers/write-a-lab',
   classes: 'for-teachers/your-classes',
   watch: 'for-teachers/watch-and-mark',
   people: 'running/the-first-day',

@@ -13,11 +13,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import tools.jackson.databind.ObjectMapper;
 
 /**
  * Writes what a student's browser gets of a sheet, and what each block keeps in the notebook, as TypeScript at build
  * time: from the same declarations by which the core reads both. Markdown is set by the server, so a field
- * {@code markdown} arrives as {@code html}.
+ * {@code markdown} arrives as {@code html}. What may be written into a lab goes beside it, as JSON Schema.
  */
 final class SheetTypes {
 
@@ -46,7 +47,9 @@ final class SheetTypes {
         stored.definitions().keySet().removeAll(shown.definitions().keySet());
         stored.definitions().forEach((name, schema) -> declare(out, name, schema));
         out.append(slots.toString().replaceAll("\\[slot: `(\\w+)`]", "$1")).append("}\n");
-        Files.writeString(Files.createDirectories(Path.of(args[0])).resolve("sheet.d.ts"), out);
+        Path folder = Files.createDirectories(Path.of(args[0]));
+        Files.writeString(folder.resolve("sheet.d.ts"), out);
+        Files.writeString(folder.resolve("lab-form.json"), new ObjectMapper().writeValueAsString(Schemas.document(Sheet.form())));
     }
 
     @SuppressWarnings("unchecked")

@@ -1,0 +1,155 @@
+import { ChevronDown, ChevronUp, Copy, Plus, Trash2 } from 'lucide-react';
+import { blockForms } from '../core/labForm';
+import { IconButton } from '../ui';
+import {
+  blocksOf,
+  copy,
+  headingOf,
+  insert,
+  move,
+  newBlock,
+  newPart,
+  partsOf,
+  remove,
+  type Spot,
+  type Tree,
+} from './tree';
+
+const same = (a: Spot, b: Spot) => a.part === b.part && a.block === b.block;
+
+/** The sheet in short: the lab, its parts, their blocks; what is chosen is written beside it. */
+export function Outline({
+  sheet,
+  chosen,
+  faulty,
+  onChoose,
+  onChange,
+}: {
+  sheet: Tree;
+  chosen: Spot;
+  faulty: Spot[];
+  onChoose: (spot: Spot) => void;
+  onChange: (sheet: Tree, chosen: Spot) => void;
+}) {
+  const line = (spot: Spot, words: string, kind: string, className = '') => (
+    <button
+      type="button"
+      aria-current={same(chosen, spot) || undefined}
+      onClick={() => onChoose(spot)}
+      className={
+        `flex w-full items-baseline gap-2 rounded-house px-2 py-1 text-left ${className} ` +
+        (same(chosen, spot) ? 'bg-stage outline-1 outline-copper' : 'hover:bg-line/40')
+      }
+    >
+      <span className="min-w-0 flex-1 truncate">{words}</span>
+      {faulty.some((f) => same(f, spot)) && (
+        <span className="text-copper" title="Something is wrong here">
+          !<span className="sr-only"> something is wrong here</span>
+        </span>
+      )}
+      <span className="shrink-0 text-fine text-soft">{kind}</span>
+    </button>
+  );
+  const tools = (spot: Spot, what: string) =>
+    same(chosen, spot) && (
+      <span className="flex justify-end gap-0.5 py-0.5">
+        <IconButton
+          label={`${what} up`}
+          onClick={() => {
+            const moved = move(sheet, spot, -1);
+            onChange(moved.sheet, moved.spot);
+          }}
+        >
+          <ChevronUp size={14} />
+        </IconButton>
+        <IconButton
+          label={`${what} down`}
+          onClick={() => {
+            const moved = move(sheet, spot, 1);
+            onChange(moved.sheet, moved.spot);
+          }}
+        >
+          <ChevronDown size={14} />
+        </IconButton>
+        <IconButton label={`Copy the ${what.toLowerCase()}`} onClick={() => onChange(copy(sheet, spot), spot)}>
+          <Copy size={14} />
+        </IconButton>
+        <IconButton
+          label={`Take the ${what.toLowerCase()} away`}
+          onClick={() => onChange(remove(sheet, spot), spot.block === undefined ? {} : { part: spot.part })}
+        >
+          <Trash2 size={14} />
+        </IconButton>
+      </span>
+    );
+  return (
+    <nav aria-label="The sheet" className="flex flex-col gap-3">
+      {line({}, 'The lab itself', 'title, summary', 'font-semibold')}
+      <ol className="flex flex-col gap-3">
+        {partsOf(sheet).map((part, p) => (
+          <li key={p} className="border-t pt-2">
+            {line({ part: p }, `${p + 1} ${headingOf(part)}`, String(part.kind ?? ''), 'font-semibold')}
+            {tools({ part: p }, 'Part')}
+            <ol className="flex flex-col pl-3">
+              {blocksOf(part).map((block, b) => (
+                <li key={b}>
+                  {line({ part: p, block: b }, headingOf(block), kindInWords(block.type))}
+                  {tools({ part: p, block: b }, 'Block')}
+                </li>
+              ))}
+            </ol>
+            <Palette
+              onAdd={(type) => {
+                const form = blockForms.find((f) => f.type === type)!;
+                const spot = { part: p, block: blocksOf(part).length };
+                onChange(insert(sheet, spot, newBlock(sheet, form)), spot);
+              }}
+              part={p + 1}
+            />
+          </li>
+        ))}
+      </ol>
+      <button
+        type="button"
+        className="flex items-center gap-1 self-start rounded-house px-2 py-1 font-semibold hover:bg-line/40"
+        onClick={() => {
+          const spot = { part: partsOf(sheet).length };
+          onChange(insert(sheet, spot, newPart(sheet)), spot);
+        }}
+      >
+        <Plus size={14} aria-hidden /> Add a part
+      </button>
+    </nav>
+  );
+}
+
+function kindInWords(type: unknown) {
+  return blockForms.find((f) => f.type === type)?.name.toLowerCase() ?? 'unknown';
+}
+
+/** What can be added, each with what it is for. */
+function Palette({ part, onAdd }: { part: number; onAdd: (type: string) => void }) {
+  return (
+    <details className="pl-3 text-fine">
+      <summary className="flex cursor-pointer items-center gap-1 rounded-house px-2 py-1 font-semibold hover:bg-line/40">
+        <Plus size={13} aria-hidden /> Add a block<span className="sr-only"> to part {part}</span>
+      </summary>
+      <ul className="flex flex-col">
+        {blockForms.map((f) => (
+          <li key={f.type}>
+            <button
+              type="button"
+              className="w-full rounded-house px-2 py-1 text-left hover:bg-line/40"
+              onClick={(e) => {
+                e.currentTarget.closest('details')!.open = false;
+                onAdd(f.type);
+              }}
+            >
+              <span className="font-semibold">{f.name}</span> <span className="text-soft">{f.about}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

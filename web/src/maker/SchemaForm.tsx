@@ -1,0 +1,342 @@
+import { ChevronDown, ChevronUp, Plus, Trash2 } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { inWords, resolved, type Schema } from '../core/labForm';
+import { Button, IconButton, inputClass } from '../ui';
+import { empty, type Tree } from './tree';
+
+/** From how many characters on a text has more than one line. */
+const LONG = 400;
+
+interface FieldProps {
+  name: string;
+  /** How it is called where its name alone doesn't tell it from others. */
+  label?: string;
+  schema: Schema;
+  value: unknown;
+  needed: boolean;
+  onChange: (value: unknown) => void;
+}
+
+/** Fields of a structure, as the core declares them. */
+export function SchemaForm({
+  schema,
+  value,
+  within = '',
+  onChange,
+}: {
+  schema: Schema;
+  value: Tree;
+  within?: string;
+  onChange: (value: Tree) => void;
+}) {
+  const fields = Object.entries(resolved(schema).properties ?? {}).filter(([, s]) => s.const === undefined);
+  // Its name on the sheet matters least to whoever writes.
+  fields.sort(([a], [b]) => Number(a === 'id') - Number(b === 'id'));
+  const set = (field: string, next: unknown) => {
+    const others = Object.fromEntries(Object.entries(value).filter(([f]) => f !== field));
+    onChange(next === undefined ? others : { ...value, [field]: next });
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      {fields.map(([field, s]) => (
+        <Field
+          key={field}
+          name={field}
+          label={within ? `${inWords(field)}, ${within}` : undefined}
+          schema={s}
+          value={value[field]}
+          needed={resolved(schema).required?.includes(field) ?? false}
+          onChange={(v) => set(field, v)}
+        />
+      ))}
+    </div>
+  );
+}
+
+function Field(props: FieldProps) {
+  const s = resolved(props.schema);
+  if (s.enum) return <Picked {...props} options={s.enum} />;
+  if (s.type === 'boolean') return <Yes {...props} />;
+  if (s.type === 'number' || s.type === 'integer') return <Typed {...props} />;
+  if (s.type === 'string') return <Written {...props} long={(s.maxLength ?? 0) >= LONG} />;
+  if (s.type === 'array') return <Many {...props} schema={s} />;
+  if (s.properties) return <Inner {...props} />;
+  if (s.additionalProperties) return <Named {...props} />;
+  return <Typed {...props} />;
+}
+
+function Labelled({ name, schema, children }: Pick<FieldProps, 'name' | 'schema'> & { children: ReactNode }) {
+  return (
+    <label className="flex flex-col gap-1">
+      <span className="font-semibold">{name === 'id' ? 'Name on the sheet' : inWords(name)}</span>
+      {schema.description && name !== 'id' && <span className="text-fine text-soft">{schema.description}</span>}
+      {children}
+    </label>
+  );
+}
+
+function Written(props: FieldProps & { long: boolean }) {
+  const { value, needed, onChange, long, label, name } = props;
+  const shared = {
+    value: typeof value === 'string' ? value : value === undefined ? '' : JSON.stringify(value),
+    'aria-label': label ?? (name === 'id' ? 'Name on the sheet' : inWords(name)),
+    onChange: (e: { target: { value: string } }) =>
+      onChange(e.target.value === '' && !needed ? undefined : e.target.value),
+  };
+  return (
+    <Labelled {...props}>
+      {long ? (
+        <textarea
+          className={`${inputClass} min-h-24 py-2`}
+          rows={Math.min(14, 2 + shared.value.length / 60)}
+          {...shared}
+        />
+      ) : (
+        <input className={inputClass} {...shared} />
+      )}
+    </Labelled>
+  );
+}
+
+/** A number, or whatever else is typed, which the core then speaks of. */
+function Typed(props: FieldProps) {
+  const { value, onChange, label, name } = props;
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <Labelled {...props}>
+      <input
+        className={`${inputClass} mono w-40`}
+        inputMode="decimal"
+        aria-label={label ?? inWords(name)}
+        value={typed ?? plain(value)}
+        onBlur={() => setTyped(null)}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          onChange(meant(e.target.value));
+        }}
+      />
+    </Labelled>
+  );
+}
+
+const plain = (value: unknown) =>
+  value === undefined ? '' : typeof value === 'object' ? JSON.stringify(value) : String(value);
+
+/** What typed words stand for: a number, yes or no, a list or group in JSON, or themselves. */
+function meant(typed: string): unknown {
+  const t = typed.trim();
+  if (t === '') return undefined;
+  const number = Number(t.replace(',', '.').replace('−', '-'));
+  if (!Number.isNaN(number)) return number;
+  if (t === 'true' || t === 'false') return t === 'true';
+  if (/^[[{]/.test(t)) {
+    try {
+      return JSON.parse(t) as unknown;
+    } catch {
+      return t;
+    }
+  }
+  return t;
+}
+
+function Yes({ name, label, schema, value, needed, onChange }: FieldProps) {
+  return (
+    <label className="flex items-baseline gap-2">
+      <input
+        type="checkbox"
+        className="accent-copper"
+        checked={value === true}
+        aria-label={label ?? inWords(name)}
+        onChange={(e) => onChange(e.target.checked || needed ? e.target.checked : undefined)}
+      />
+      <span>
+        <span className="font-semibold">{inWords(name)}</span>{' '}
+        {schema.description && <span className="text-fine text-soft">{schema.description}</span>}
+      </span>
+    </label>
+  );
+}
+
+function Picked(props: FieldProps & { options: string[] }) {
+  const { name, label, value, needed, options, onChange } = props;
+  return (
+    <Labelled {...props}>
+      <select
+        className={`${inputClass} w-48`}
+        value={plain(value)}
+        aria-label={label ?? inWords(name)}
+        onChange={(e) => onChange(e.target.value || undefined)}
+      >
+        {(!needed || !options.includes(plain(value))) && (
+          <option value={options.includes(plain(value)) ? '' : plain(value)}>…</option>
+        )}
+        {options.map((o) => (
+          <option key={o} value={o}>
+            {inWords(o)}
+          </option>
+        ))}
+      </select>
+    </Labelled>
+  );
+}
+
+/** A group of fields within; one that may be missing can be added and taken away. */
+function Inner({ name, label, schema, value, needed, onChange }: FieldProps) {
+  const here = typeof value === 'object' && value !== null && !Array.isArray(value);
+  return (
+    <fieldset className="rounded-house border px-3 py-2">
+      <legend className="px-1 font-semibold">{inWords(name)}</legend>
+      {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
+      {here ? (
+        <SchemaForm
+          schema={schema}
+          value={value as Tree}
+          within={inWords(label ?? name).toLowerCase()}
+          onChange={onChange}
+        />
+      ) : (
+        <Button small onClick={() => onChange(empty(schema))}>
+          <Plus size={13} aria-hidden />
+          Add
+        </Button>
+      )}
+      {here && !needed && (
+        <Button small kind="quiet" className="mt-2" onClick={() => onChange(undefined)}>
+          <Trash2 size={13} aria-hidden />
+          Without it
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+/** A list, item by item. */
+function Many({ name, schema, value, needed, onChange }: FieldProps) {
+  const items = Array.isArray(value) ? (value as unknown[]) : [];
+  const set = (next: unknown[]) => onChange(next.length || needed ? next : undefined);
+  const of = schema.items!;
+  const full = items.length >= (schema.maxItems ?? Infinity);
+  return (
+    <fieldset className="flex flex-col gap-2 rounded-house border px-3 py-2">
+      <legend className="px-1 font-semibold">{inWords(name)}</legend>
+      {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
+      {items.map((item, i) => {
+        const nth = `${inWords(name).toLowerCase()} ${i + 1}`;
+        return (
+          <div key={i} className="flex items-start gap-2 border-b border-dashed pb-2 last-of-type:border-0">
+            <span className="mono w-5 shrink-0 pt-1.5 text-right text-soft">{i + 1}</span>
+            <div className="min-w-0 flex-1">
+              <Item
+                schema={of}
+                value={item}
+                label={nth}
+                onChange={(v) => set(items.map((o, k) => (k === i ? v : o)))}
+              />
+            </div>
+            <span className="flex shrink-0">
+              <IconButton label={`${nth} up`} disabled={i === 0} onClick={() => set(swapped(items, i - 1))}>
+                <ChevronUp size={14} />
+              </IconButton>
+              <IconButton
+                label={`${nth} down`}
+                disabled={i + 1 === items.length}
+                onClick={() => set(swapped(items, i))}
+              >
+                <ChevronDown size={14} />
+              </IconButton>
+              <IconButton label={`Take ${nth} away`} onClick={() => set(items.filter((_, k) => k !== i))}>
+                <Trash2 size={14} />
+              </IconButton>
+            </span>
+          </div>
+        );
+      })}
+      <Button small className="self-start" disabled={full} onClick={() => set([...items, empty(of)])}>
+        <Plus size={13} aria-hidden />
+        {full ? `At most ${schema.maxItems}` : 'Add one'}
+      </Button>
+    </fieldset>
+  );
+}
+
+function swapped(items: unknown[], i: number) {
+  const next = [...items];
+  [next[i], next[i + 1]] = [next[i + 1], next[i]];
+  return next;
+}
+
+/** One of a list: its fields, or its value alone. */
+function Item({
+  schema,
+  value,
+  label,
+  onChange,
+}: {
+  schema: Schema;
+  value: unknown;
+  label: string;
+  onChange: (value: unknown) => void;
+}) {
+  const s = resolved(schema);
+  if (s.properties) {
+    return <SchemaForm schema={s} value={(value ?? {}) as Tree} within={label} onChange={onChange} />;
+  }
+  return (
+    <input
+      className={`${inputClass} w-full`}
+      aria-label={label}
+      value={plain(value)}
+      onChange={(e) => onChange(s.type === 'string' ? e.target.value : (meant(e.target.value) ?? ''))}
+    />
+  );
+}
+
+/** Values by names, such as an apparatus's settings. */
+function Named({ name, schema, value, needed, onChange }: FieldProps) {
+  const rows = Object.entries((value ?? {}) as Tree);
+  const set = (next: [string, unknown][]) => onChange(next.length || needed ? Object.fromEntries(next) : undefined);
+  return (
+    <fieldset className="flex flex-col gap-1.5 rounded-house border px-3 py-2">
+      <legend className="px-1 font-semibold">{inWords(name)}</legend>
+      {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
+      {rows.map(([key, v], i) => (
+        <div key={i} className="flex items-center gap-2">
+          <input
+            className={`${inputClass} w-40`}
+            aria-label={`Name of ${inWords(name).toLowerCase()} ${i + 1}`}
+            value={key}
+            onChange={(e) => set(rows.map((r, k) => (k === i ? [e.target.value, v] : r)))}
+          />
+          <NamedValue
+            label={`Value of ${key}`}
+            value={v}
+            onChange={(n) => set(rows.map((r, k) => (k === i ? [key, n] : r)))}
+          />
+          <IconButton label={`Take ${key} away`} onClick={() => set(rows.filter((_, k) => k !== i))}>
+            <Trash2 size={14} />
+          </IconButton>
+        </div>
+      ))}
+      <Button small className="self-start" onClick={() => set([...rows, ['', 0]])}>
+        <Plus size={13} aria-hidden />
+        Add one
+      </Button>
+    </fieldset>
+  );
+}
+
+function NamedValue({ label, value, onChange }: { label: string; value: unknown; onChange: (v: unknown) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <input
+      className={`${inputClass} mono min-w-0 flex-1`}
+      aria-label={label}
+      value={typed ?? plain(value)}
+      onBlur={() => setTyped(null)}
+      onChange={(e) => {
+        setTyped(e.target.value);
+        onChange(meant(e.target.value) ?? '');
+      }}
+    />
+  );
+}

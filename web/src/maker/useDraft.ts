@@ -1,0 +1,106 @@
+import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { api, ask, type Schemas } from '../api/client';
+import type { Tree } from './tree';
+
+type DraftView = Schemas['DraftView'];
+
+/** How long nothing is typed before it is kept, in ms. */
+const PAUSE = 900;
+const MOST_BACK = 100;
+
+/** A lab being written: what stands here, what of it is kept, and what the core says is wrong. */
+export function useDraft(labId: string, opened: DraftView) {
+  const [sheet, setSheet] = useState(opened.sheet as Tree);
+  const [kept, setKept] = useState(opened);
+  const [before, setBefore] = useState<Tree[]>([]);
+  const [state, setState] = useState<'kept' | 'waiting' | 'keeping' | 'trouble'>('kept');
+  const [error, setError] = useState<unknown>(null);
+  const now = useRef({ sheet, kept, going: null as Promise<DraftView> | null });
+  useEffect(() => {
+    now.current.sheet = sheet;
+    now.current.kept = kept;
+  });
+
+  const change = (next: Tree) => {
+    if (next === sheet) return;
+    setBefore([...before.slice(1 - MOST_BACK), sheet]);
+    setSheet(next);
+    setState('waiting');
+  };
+  const undo = () => {
+    setSheet(before.at(-1)!);
+    setBefore(before.slice(0, -1));
+    setState('waiting');
+  };
+  const keep = useCallback(async () => {
+    if (now.current.going) await now.current.going.catch(() => undefined);
+    const sent = now.current.sheet;
+    setState('keeping');
+    setError(null);
+    const going = ask(
+      api.PUT('/api/drafts/{labId}', {
+        params: { path: { labId } },
+        body: { sheet: sent as Record<string, never>, seen: now.current.kept.number },
+      }),
+    );
+    now.current.going = going;
+    try {
+      const answer = await going;
+      now.current.kept = answer;
+      setKept(answer);
+      setState(now.current.sheet === sent ? 'kept' : 'waiting');
+      return answer;
+    } catch (e) {
+      setError(e);
+      setState('trouble');
+      throw e;
+    } finally {
+      now.current.going = null;
+    }
+  }, [labId]);
+  const keepNow = useEffectEvent(() => void keep().catch(() => undefined));
+  useEffect(() => {
+    if (state !== 'waiting') return;
+    const timer = setTimeout(() => keepNow(), PAUSE);
+    return () => clearTimeout(timer);
+  }, [state, sheet]);
+  // Whoever closes the page with something not kept yet is asked first.
+  useEffect(() => {
+    if (state === 'kept') return;
+    const ask = (e: BeforeUnloadEvent) => e.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [state]);
+
+  /** Does something with the lab as it is kept, and goes on from what comes back. */
+  const take = async (act: () => Promise<DraftView>) => {
+    setError(null);
+    try {
+      if (state !== 'kept') await keep();
+      const answer = await act();
+      now.current.kept = answer;
+      setKept(answer);
+      if (JSON.stringify(answer.sheet) !== JSON.stringify(now.current.sheet)) {
+        setBefore([...before.slice(1 - MOST_BACK), now.current.sheet]);
+        setSheet(answer.sheet as Tree);
+      }
+      setState('kept');
+    } catch (e) {
+      setError(e);
+    }
+  };
+  const path = { params: { path: { labId } } };
+  return {
+    sheet,
+    kept,
+    state,
+    error,
+    change,
+    undo: before.length > 0 ? undo : undefined,
+    tryAgain: () => void keep().catch(() => undefined),
+    publish: () => take(() => ask(api.POST('/api/drafts/{labId}/versions', path))),
+    back: (number: number) => take(() => ask(api.POST('/api/drafts/{labId}/back', { ...path, body: { number } }))),
+  };
+}
+
+export type Draft = ReturnType<typeof useDraft>;
