@@ -1,8 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
-import { Link } from 'react-router';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
+import { apparatusList } from '../core';
 import { Shell } from '../shell/Shell';
-import { Trouble } from '../ui';
+import { Button, Select, Trouble } from '../ui';
 import { dayAndTime } from '../ui/dates';
 
 /** A teacher's own labs, the one changed last first. */
@@ -10,7 +12,10 @@ export function MyLabs() {
   const { data, error } = useQuery({ queryKey: ['drafts'], queryFn: () => ask(api.GET('/api/drafts')), staleTime: 0 });
   return (
     <Shell help="write">
-      <h1 className="mb-4 text-title font-bold">My labs</h1>
+      <div className="mb-4 flex items-end justify-between gap-6">
+        <h1 className="text-title font-bold">My labs</h1>
+        <Begin />
+      </div>
       <Trouble error={error} />
       {data?.length === 0 && (
         <p className="max-w-prose">
@@ -18,7 +23,7 @@ export function MyLabs() {
           <Link to="/catalogue" className="text-indigo underline">
             catalogue
           </Link>
-          , open it with <b>Read and give</b>, and press <b>Copy and change</b>.
+          , open it with <b>Read and give</b>, and press <b>Copy and change</b>. Or begin one with an apparatus, above.
         </p>
       )}
       <ul className="flex flex-col gap-3">
@@ -51,5 +56,29 @@ export function MyLabs() {
         ))}
       </ul>
     </Shell>
+  );
+}
+
+/** A lab with the parts that every lab has, to be written. */
+function Begin() {
+  const navigate = useNavigate();
+  const [apparatus, setApparatus] = useState(apparatusList[0].id);
+  const begin = useMutation({
+    mutationFn: () => ask(api.POST('/api/drafts', { body: { apparatus } })),
+    onSuccess: ({ id }) => navigate(`/labs/${id}/write`),
+  });
+  return (
+    <div className="flex items-center gap-3">
+      <Trouble error={begin.error} />
+      <Select
+        label="A new lab with the"
+        value={apparatus}
+        onChange={setApparatus}
+        options={apparatusList.map((a) => ({ id: a.id, name: a.name.toLowerCase() }))}
+      />
+      <Button disabled={begin.isPending} onClick={() => begin.mutate()}>
+        Begin
+      </Button>
+    </div>
   );
 }

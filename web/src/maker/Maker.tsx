@@ -5,15 +5,15 @@ import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { BlockView } from '../blocks/BlockView';
 import { previewContext } from '../blocks/preview';
-import type { Block, Sheet } from '../core';
+import { apparatusList, type Block, type Sheet } from '../core';
 import { blockForms } from '../core/labForm';
 import { Journal } from '../notebook/journal';
 import { Help } from '../shell/Help';
 import { Button, Dialog, Trouble } from '../ui';
 import { dayAndTime } from '../ui/dates';
 import { Outline } from './Outline';
-import { SchemaForm } from './SchemaForm';
-import { at, idOf, labFields, partFields, put, spotOf, type Spot, type Tree } from './tree';
+import { SchemaForm, Spoken } from './SchemaForm';
+import { at, idOf, labFields, partFields, put, spokenOf, spotOf, type Spot, type Tree } from './tree';
 import { useDraft, type Draft } from './useDraft';
 
 /** A lab of one's own, to write. */
@@ -74,7 +74,9 @@ function Writing({ labId, opened }: { labId: string; opened: Schemas['DraftView'
           {form && <p className="mb-3 max-w-prose text-soft">{form.about}</p>}
           {schema ? (
             <div className="max-w-2xl pt-2" key={`${chosen.part}/${chosen.block}`}>
-              <SchemaForm schema={schema} value={one} onChange={(next) => draft.change(put(sheet, chosen, next))} />
+              <Spoken value={{ ...spokenOf(sheet), apparatus: apparatusList.map((a) => a.id) }}>
+                <SchemaForm schema={schema} value={one} onChange={(next) => draft.change(put(sheet, chosen, next))} />
+              </Spoken>
             </div>
           ) : (
             <p className="text-soft">

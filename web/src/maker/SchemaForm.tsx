@@ -1,11 +1,14 @@
 import { ChevronDown, ChevronUp, Plus, Trash2 } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { createContext, useContext, useId, useState, type ReactNode } from 'react';
 import { inWords, resolved, type Schema } from '../core/labForm';
 import { Button, IconButton, inputClass } from '../ui';
 import { empty, type Tree } from './tree';
 
 /** From how many characters on a text has more than one line. */
 const LONG = 400;
+
+/** What a field of a name may speak of: blocks of this sheet, apparatus. */
+export const Spoken = createContext<Record<string, string[]>>({});
 
 interface FieldProps {
   name: string;
@@ -77,6 +80,8 @@ function Labelled({ name, schema, children }: Pick<FieldProps, 'name' | 'schema'
 
 function Written(props: FieldProps & { long: boolean }) {
   const { value, needed, onChange, long, label, name } = props;
+  const list = useId();
+  const offered = useContext(Spoken)[name];
   const shared = {
     value: typeof value === 'string' ? value : value === undefined ? '' : JSON.stringify(value),
     'aria-label': label ?? (name === 'id' ? 'Name on the sheet' : inWords(name)),
@@ -92,7 +97,16 @@ function Written(props: FieldProps & { long: boolean }) {
           {...shared}
         />
       ) : (
-        <input className={inputClass} {...shared} />
+        <>
+          <input className={inputClass} list={offered ? list : undefined} {...shared} />
+          {offered && (
+            <datalist id={list}>
+              {offered.map((o) => (
+                <option key={o} value={o} />
+              ))}
+            </datalist>
+          )}
+        </>
       )}
     </Labelled>
   );
@@ -184,7 +198,7 @@ function Picked(props: FieldProps & { options: string[] }) {
 function Inner({ name, label, schema, value, needed, onChange }: FieldProps) {
   const here = typeof value === 'object' && value !== null && !Array.isArray(value);
   return (
-    <fieldset className="rounded-house border px-3 py-2">
+    <fieldset className="min-w-0 rounded-house border px-3 py-2">
       <legend className="px-1 font-semibold">{inWords(name)}</legend>
       {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
       {here ? (
@@ -217,7 +231,7 @@ function Many({ name, schema, value, needed, onChange }: FieldProps) {
   const of = schema.items!;
   const full = items.length >= (schema.maxItems ?? Infinity);
   return (
-    <fieldset className="flex flex-col gap-2 rounded-house border px-3 py-2">
+    <fieldset className="flex min-w-0 flex-col gap-2 rounded-house border px-3 py-2">
       <legend className="px-1 font-semibold">{inWords(name)}</legend>
       {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
       {items.map((item, i) => {
@@ -296,13 +310,13 @@ function Named({ name, schema, value, needed, onChange }: FieldProps) {
   const rows = Object.entries((value ?? {}) as Tree);
   const set = (next: [string, unknown][]) => onChange(next.length || needed ? Object.fromEntries(next) : undefined);
   return (
-    <fieldset className="flex flex-col gap-1.5 rounded-house border px-3 py-2">
+    <fieldset className="flex min-w-0 flex-col gap-1.5 rounded-house border px-3 py-2">
       <legend className="px-1 font-semibold">{inWords(name)}</legend>
       {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
       {rows.map(([key, v], i) => (
         <div key={i} className="flex items-center gap-2">
           <input
-            className={`${inputClass} w-40`}
+            className={`${inputClass} w-40 min-w-0`}
             aria-label={`Name of ${inWords(name).toLowerCase()} ${i + 1}`}
             value={key}
             onChange={(e) => set(rows.map((r, k) => (k === i ? [e.target.value, v] : r)))}

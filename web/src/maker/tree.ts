@@ -133,6 +133,13 @@ export function newPart(sheet: Tree): Tree {
   return { ...(empty(partSchema) as Tree), id: freeId(sheet, 'part'), kind: 'measure', title: 'New part' };
 }
 
+/** What fields of these names may speak of: names on this sheet. */
+export function spokenOf(sheet: Tree): Record<string, string[]> {
+  const blocks = partsOf(sheet).flatMap(blocksOf);
+  const of = (...types: string[]) => blocks.filter((b) => types.includes(text(b.type))).map(idOf);
+  return { table: of('table'), restsOn: of('table'), bench: of('bench'), films: of('films') };
+}
+
 /** The lab's own fields, without its parts. */
 export const labFields: Schema = {
   ...labSchema,

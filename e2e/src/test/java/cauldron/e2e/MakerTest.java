@@ -120,6 +120,18 @@ class MakerTest {
     }
 
     @Test
+    void oneIsBegunWithAnApparatus() {
+        Chrome.link(page, "My labs").click();
+        page.getByLabel("A new lab with the").selectOption("twin tanks");
+        Chrome.button(page, "Begin").click();
+        assertThat(field("Title")).hasValue("A lab with the twin tanks");
+        assertThat(page.getByLabel("Apparatus", new Page.GetByLabelOptions().setExact(true))).hasValue("twin-tanks");
+        assertThat(line("Readings table")).isVisible();
+        Chrome.button(page, "Make it ready to give").click();
+        assertThat(Chrome.button(page, "Version 1 is ready")).isVisible();
+    }
+
+    @Test
     void whatWasWrittenIsThereAgainAndEarlierStatesToo() {
         copy("The coal run");
         field("Summary").fill("First words.");

@@ -84,6 +84,17 @@ class DraftsTest {
     }
 
     @Test
+    void oneIsBegunWithAnApparatusAndCanBeGivenAsItIs() {
+        String lab = Visitor.read(ines.post("/api/drafts", Map.of("apparatus", "twin-tanks"))).get("id").asString();
+        assertThat(ines.json("/api/drafts/" + lab).get("faults")).isEmpty();
+        assertThat(Visitor.read(ines.post("/api/drafts/" + lab + "/versions", Map.of())).get("version").asInt()).isEqualTo(1);
+        HttpResponse<String> unknown = ines.post("/api/drafts", Map.of("apparatus", "perpetuum"));
+        assertThat(unknown.statusCode()).isEqualTo(400);
+        assertThat(Visitor.read(unknown).get("detail").asString()).isEqualTo("There is no apparatus “perpetuum”.");
+        assertThat(ines.post("/api/drafts", Map.of()).statusCode()).isEqualTo(400);
+    }
+
+    @Test
     void aClassAtWorkStaysWithItsVersion() {
         String lab = copyOf("The lamp keeper's clock");
         Visitor.read(ines.post("/api/drafts/" + lab + "/versions", Map.of()));

@@ -2,8 +2,10 @@ package cauldron.server.labs;
 
 import cauldron.core.form.Fault;
 import cauldron.server.platform.Person;
+import cauldron.server.platform.Problems;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -25,10 +27,11 @@ class DraftController {
     record OwnView(@NotNull UUID id, @NotNull String title, @NotNull Instant changedAt, @NotNull Integer version) {
     }
 
-    record Copying(@NotNull UUID labId) {
+    /** A copy of a lab, or one begun anew with an apparatus. */
+    record Beginning(UUID labId, @Size(max = 60) String apparatus) {
     }
 
-    record Copied(@NotNull UUID id) {
+    record BegunLab(@NotNull UUID id) {
     }
 
     /** What is wrong and where; the place is empty where it is wrong as a whole. */
@@ -60,10 +63,13 @@ class DraftController {
         return drafts.own(me).stream().map(o -> new OwnView(o.id(), o.title(), o.changedAt(), o.version())).toList();
     }
 
-    /** Begins a lab as a copy of another. */
+    /** Begins a lab as a copy of another, or anew with an apparatus. */
     @PostMapping
-    Copied copy(@AuthenticationPrincipal Person me, @Valid @RequestBody Copying form) {
-        return new Copied(drafts.copy(form.labId(), me));
+    BegunLab begin(@AuthenticationPrincipal Person me, @Valid @RequestBody Beginning form) {
+        if ((form.labId() == null) == (form.apparatus() == null)) {
+            throw Problems.invalid("labId", "Either a lab to copy or an apparatus is needed.");
+        }
+        return new BegunLab(form.labId() != null ? drafts.copy(form.labId(), me) : drafts.begin(form.apparatus(), me));
     }
 
     @GetMapping("/{labId}")

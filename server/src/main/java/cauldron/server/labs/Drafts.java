@@ -1,9 +1,12 @@
 package cauldron.server.labs;
 
+import cauldron.core.apparatus.Manifest;
 import cauldron.core.form.Fault;
 import cauldron.core.form.Oddities;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.sheet.Sheet;
 import cauldron.core.sheet.SheetException;
+import cauldron.core.sheet.Skeleton;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
 import java.time.Clock;
@@ -59,15 +62,31 @@ public class Drafts {
     @Transactional
     public UUID copy(UUID labId, Person teacher) {
         Lab from = labs.findById(labId).filter(l -> l.isReadableBy(teacher.id())).orElseThrow(() -> Problems.notFound("lab"));
-        if (labs.countByOwnerId(teacher.id()) >= MOST_LABS) {
-            throw Problems.conflict("too-many", "You have " + MOST_LABS + " labs of your own, which is as many as can be kept.");
-        }
         Map<String, Object> sheet = new LinkedHashMap<>(drafts.findFirstByLabIdOrderByNumberDesc(labId).map(Draft::sheet)
                 .orElseGet(() -> versions.findFirstByLabIdOrderByNumberDesc(labId).map(LabVersion::sheet)
                         .orElseThrow(() -> Problems.notFound("lab"))));
         String title = sheet.get("title") instanceof String t ? t : "lab";
         String copied = "Copy of " + title;
         sheet.put("title", copied.substring(0, Math.min(LONGEST_TITLE, copied.length())));
+        return begun(sheet, teacher);
+    }
+
+    /** Begins a lab of one's own with an apparatus, from what every lab has. */
+    @Transactional
+    public UUID begin(String apparatus, Person teacher) {
+        Manifest manifest;
+        try {
+            manifest = Inventory.get(apparatus).manifest();
+        } catch (IllegalArgumentException e) {
+            throw Problems.invalid("apparatus", e.getMessage() + ".");
+        }
+        return begun(Skeleton.of(manifest), teacher);
+    }
+
+    private UUID begun(Map<String, Object> sheet, Person teacher) {
+        if (labs.countByOwnerId(teacher.id()) >= MOST_LABS) {
+            throw Problems.conflict("too-many", "You have " + MOST_LABS + " labs of your own, which is as many as can be kept.");
+        }
         Lab own = labs.save(new Lab(teacher.id(), clock.instant()));
         drafts.save(new Draft(own.id(), 1, sheet, clock.instant()));
         return own.id();
