@@ -46,7 +46,17 @@ test('copies have names of their own, taken away is gone', () => {
   const twice = copy(SHEET, { part: 0, block: 0 });
   expect(order(twice)).toEqual(['one: a,a-2,b', 'two: q']);
   expect(order(copy(twice, { part: 0, block: 1 }))).toEqual(['one: a,a-2,a-3,b', 'two: q']);
-  expect(order(copy(SHEET, { part: 0 }))).toEqual(['one: a,b', 'one-2: ', 'two: q']);
+  expect(order(copy(SHEET, { part: 0 }))).toEqual(['one: a,b', 'one-2: a-2,b-2', 'two: q']);
+  const asked = put(
+    SHEET,
+    { part: 1, block: 0 },
+    { id: 'q', restsOn: 'q', key: { following: { table: 'q', formula: 'a' } } },
+  );
+  expect(at(copy(asked, { part: 1 }), { part: 2, block: 0 })).toEqual({
+    id: 'q-2',
+    restsOn: 'q-2',
+    key: { following: { table: 'q-2', formula: 'a' } },
+  });
   expect(order(remove(SHEET, { part: 0, block: 0 }))).toEqual(['one: b', 'two: q']);
   expect(order(remove(SHEET, { part: 0 }))).toEqual(['two: q']);
   expect(freeId(SHEET, 'two')).toBe('two-2');

@@ -103,13 +103,38 @@ export function freeId(sheet: Tree, wish: string): string {
   return `${stem}-${n}`;
 }
 
-/** The same once more, right below, under a name of its own. */
+/** Fields by which one block speaks of another. */
+const SPEAKING = ['table', 'restsOn', 'bench', 'films'];
+
+/** A block that speaks of the copies of what it spoke of. */
+function renamed(value: unknown, names: Record<string, string>): unknown {
+  if (Array.isArray(value)) return value.map((v) => renamed(v, names));
+  if (!isTree(value)) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([field, v]) => [
+      field,
+      SPEAKING.includes(field) && typeof v === 'string' ? (names[v] ?? v) : renamed(v, names),
+    ]),
+  );
+}
+
+/** The same once more, right below, under a name of its own; a part with all its blocks. */
 export function copy(sheet: Tree, spot: Spot): Tree {
   const one = at(sheet, spot);
-  const below = spot.block === undefined ? { part: spot.part! + 1 } : { part: spot.part, block: spot.block + 1 };
-  const named = { ...one, id: freeId(sheet, idOf(one)) };
-  const whole = spot.block === undefined ? { ...named, blocks: [] } : named;
-  return insert(sheet, below, whole);
+  const own = { ...one, id: freeId(sheet, idOf(one)) };
+  if (spot.block !== undefined) return insert(sheet, { part: spot.part, block: spot.block + 1 }, own);
+  const part = spot.part! + 1;
+  let next = insert(sheet, { part }, { ...own, blocks: [] });
+  const names: Record<string, string> = {};
+  blocksOf(one).forEach((b, block) => {
+    names[idOf(b)] = freeId(next, idOf(b));
+    next = insert(next, { part, block }, { ...b, id: names[idOf(b)] });
+  });
+  return put(
+    next,
+    { part },
+    { ...at(next, { part }), blocks: blocksOf(at(next, { part })).map((b) => renamed(b, names)) },
+  );
 }
 
 /** What a schema asks for at least, empty. */

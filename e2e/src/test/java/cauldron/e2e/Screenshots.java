@@ -1,6 +1,7 @@
 package cauldron.e2e;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
@@ -37,6 +38,10 @@ class Screenshots {
             Chrome.inItem(page, "The lamp keeper's clock", "Read and give");
             Chrome.button(page, "Give to a class").waitFor();
             shoot(page, "lab-preview");
+            Chrome.button(page, "Copy and change").click();
+            page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("The sheet"))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("A cord is made four times")).click();
+            shoot(page, "maker");
             page.navigate(App.address());
             Chrome.ofClass(page, "Physics 10", Pattern.compile("^The lamp keeper's clock$")).click();
             page.getByText("Zofia Marr").waitFor();
@@ -74,14 +79,6 @@ class Screenshots {
             Chrome.button(page, "What to do with Esi Lund").click();
             page.getByRole(AriaRole.MENU).waitFor();
             shoot(page, "roster");
-            page.keyboard().press("Escape");
-            Chrome.button(page, "Sign-in slips").click();
-            page.getByText("with a one-time code").click();
-            Page roster = page;
-            Path slips = page.waitForDownload(() -> Chrome.button(roster, Pattern.compile("^Save")).click()).path();
-            try (PDDocument pdf = Loader.loadPDF(Files.readAllBytes(slips))) {
-                ImageIO.write(new PDFRenderer(pdf).renderImageWithDPI(0, 96), "png", FOLDER.resolve("slips.png").toFile());
-            }
         }
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "sigrun");
