@@ -3,6 +3,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import type { Block, BlockOf } from '../core';
 import { BlockView } from './BlockView';
+import ChoiceView from './choice/View';
 import type { SheetContext } from './kind/kind';
 import { context } from './work.fixture';
 
@@ -22,7 +23,7 @@ const which: BlockOf<'choice'> = {
 test('several may be chosen, in their order, and are checked together', async () => {
   const check = vi.fn(() => Promise.resolve({ verdict: 'value', feedback: 'Not all.', left: 1 }));
   const { around, write } = context({ 'c/answer': { chosen: [3], reason: 'so' } }, { check });
-  render(<BlockView block={which} context={around} />);
+  render(<ChoiceView block={which} context={around} />);
   fireEvent.click(screen.getByLabelText('A'));
   expect(write).toHaveBeenCalledWith('c', 'answer', { chosen: [1, 3], reason: 'so' });
   fireEvent.click(screen.getByLabelText('C'));
@@ -40,7 +41,7 @@ test('while it is checked, what was found before is gone and the network is name
   let answer: (found: Schemas['Checked']) => void = () => undefined;
   const check = vi.fn(() => new Promise<Schemas['Checked']>((done) => (answer = done)));
   const { around } = context({ 'c/answer': { chosen: [3], reason: 'so' } }, { check, tried: { c: tried } });
-  render(<BlockView block={which} context={around} />);
+  render(<ChoiceView block={which} context={around} />);
   expect(screen.getByText('Not all.')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Check' }));
   expect(screen.getByText(/needs the network/)).toBeTruthy();
@@ -63,12 +64,12 @@ test('a task to go further stays open when its last word is deleted', () => {
 
 test('where one is right, another takes its place; nothing chosen can’t be checked', () => {
   const { around, write } = context({ 'c/answer': { chosen: [1] } });
-  render(<BlockView block={{ ...which, several: false, reasonPrompt: '' }} context={around} />);
+  render(<ChoiceView block={{ ...which, several: false, reasonPrompt: '' }} context={around} />);
   fireEvent.click(screen.getByRole('radio', { name: 'B' }));
   expect(write).toHaveBeenCalledWith('c', 'answer', { chosen: [2] });
   expect(screen.queryByLabelText('Why?')).toBeNull();
   cleanup();
-  render(<BlockView block={which} context={context({}).around} />);
+  render(<ChoiceView block={which} context={context({}).around} />);
   expect(screen.getByRole('button', { name: 'Check' })).toHaveProperty('disabled', true);
 });
 
@@ -79,7 +80,7 @@ test('what stands as it was tried shows what was found, and a mark', () => {
     { 'c/answer': { chosen: [2] } },
     { tried: { c: tried }, marks: { c: mark }, readOnly: true },
   );
-  render(<BlockView block={which} context={around} />);
+  render(<ChoiceView block={which} context={around} />);
   expect(screen.getByText(/Right\./)).toBeTruthy();
   expect(screen.getByText('Good reason.')).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Check' })).toBeNull();

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import type { BlockOf, Drawing, Drawn } from '../core';
-import { BlockView } from './BlockView';
+import View from './drawing/View';
 import { context } from './work.fixture';
 
 afterEach(cleanup);
@@ -27,7 +27,7 @@ const block: BlockOf<'drawing'> = {
 
 function open(slots: Record<string, object>, more = {}) {
   const { around, write } = context(slots, more);
-  render(<BlockView block={block} context={around} />);
+  render(<View block={block} context={around} />);
   return { write, drawn: () => write.mock.lastCall![2] as Drawn };
 }
 

@@ -1,4 +1,5 @@
 import type { Block } from '../core';
+import { once } from '../core/once';
 import { bench } from './bench';
 import { choice } from './choice';
 import { comparison } from './comparison';
@@ -47,3 +48,19 @@ const EVERY: { [T in Block['type']]: BlockKind<T> } = {
 const ALL = listed(Object.values(EVERY));
 
 export const kindOf = (block: Block): BlockKind => ALL.get(block.type)!;
+
+const codeOf = once(async (type) => {
+  const kind = ALL.get(type as Block['type'])!;
+  if ('load' in kind) await kind.load?.();
+});
+
+function needsCode(block: Block) {
+  const kind = kindOf(block);
+  return 'load' in kind && (kind.needs?.(block) ?? true);
+}
+
+/** What has to be fetched for a sheet's blocks, each once; what every lab has needs nothing. */
+export function codeFor(blocks: Block[]): Promise<void>[] {
+  const types = new Set(blocks.filter(needsCode).map((b) => b.type));
+  return [...types].map(codeOf);
+}

@@ -11,6 +11,7 @@ import { useAllApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import { FetchedDialog } from '../ui/FetchedDialog';
 import { BlockView } from '../blocks/BlockView';
+import { codeFor } from '../blocks/kinds';
 import type { SheetContext } from '../blocks/kind/kind';
 import { JournalNotes } from './JournalNotes';
 import { KeptSign } from './KeptSign';
@@ -58,6 +59,7 @@ function Equipped({ data }: { data: Schemas['WorkView'] }) {
   const live = blocks.some((b) => b.type === 'bench');
   useAllApparatus([...new Set(blocks.flatMap((b) => (b.type === 'bench' || b.type === 'films' ? [b.apparatus] : [])))]);
   if (live) use(loadLabBench());
+  for (const code of codeFor(blocks)) use(code);
   return <WorkView data={data} />;
 }
 

@@ -33,5 +33,12 @@ export interface ViewProps<T extends Block['type']> {
 
 /** A kind of block on the sheet: drawn there, or at work on the right, where the sheet says how far it has come. */
 export type BlockKind<T extends Block['type'] = Block['type']> = { type: T } & (
-  { View: ComponentType<ViewProps<T>> } | { atWork: (block: BlockOf<T>) => string }
+  | {
+      View: ComponentType<ViewProps<T>>;
+      /** Fetches what not every lab needs. */
+      load?: () => Promise<unknown>;
+      /** Whether a block of this kind needs it; without this, all do. */
+      needs?: (block: BlockOf<T>) => boolean;
+    }
+  | { atWork: (block: BlockOf<T>) => string }
 );

@@ -1,9 +1,12 @@
 import { Lock } from 'lucide-react';
+import { lazy, Suspense } from 'react';
 import type { Expected } from '../../core';
-import { SketchPad } from '../../graph/SketchPad';
 import { notesOf } from '../../notebook/notes';
 import { Button, inputClass } from '../../ui';
 import type { BlockKind, ViewProps } from '../kind/kind';
+
+const pad = () => import('../../graph/SketchPad').then((m) => ({ default: m.SketchPad }));
+const SketchPad = lazy(pad);
 
 function Prediction({ block, context }: ViewProps<'prediction'>) {
   const { journal, readOnly } = context;
@@ -39,12 +42,14 @@ function Prediction({ block, context }: ViewProps<'prediction'>) {
         ))}
       </div>
       {block.sketch && (
-        <SketchPad
-          axes={block.sketch}
-          strokes={strokes}
-          fixed={fixed}
-          onStrokes={(s) => notes.write('sketch', { strokes: s })}
-        />
+        <Suspense>
+          <SketchPad
+            axes={block.sketch}
+            strokes={strokes}
+            fixed={fixed}
+            onStrokes={(s) => notes.write('sketch', { strokes: s })}
+          />
+        </Suspense>
       )}
       <label className="mt-3 flex flex-col gap-1">
         {block.reasonPrompt}
@@ -81,4 +86,9 @@ function Prediction({ block, context }: ViewProps<'prediction'>) {
   );
 }
 
-export const prediction: BlockKind<'prediction'> = { type: 'prediction', View: Prediction };
+export const prediction: BlockKind<'prediction'> = {
+  type: 'prediction',
+  View: Prediction,
+  load: pad,
+  needs: (block) => !!block.sketch,
+};

@@ -4,7 +4,6 @@ import cauldron.core.Tree;
 import cauldron.core.drawing.Drawn.Laid;
 import cauldron.core.quantity.Numbers;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -16,25 +15,37 @@ public record Drawing(Paper paper, Drawn drawn) {
 
     /** How many pieces of a kind lie in a place; in none, for null. */
     public int count(Piece kind, Spot place) {
-        return (int) drawn.pieces().stream().filter(p -> p.piece().equals(kind.id())
-                && paper.placeAt(p.x(), p.y()) == place).count();
+        int n = 0;
+        for (Laid p : drawn.pieces()) {
+            n += p.piece().equals(kind.id()) && paper.placeAt(p.x(), p.y()) == place ? 1 : 0;
+        }
+        return n;
     }
 
     /** Whether a point lies on a piece of a kind or next to it. */
     public boolean isAt(Piece kind, double x, double y) {
-        return drawn.pieces().stream().anyMatch(p -> p.piece().equals(kind.id())
-                && Math.hypot(p.x() - x, p.y() - y) <= kind.size() + NEAR);
+        for (Laid p : drawn.pieces()) {
+            if (p.piece().equals(kind.id()) && Math.hypot(p.x() - x, p.y() - y) <= kind.size() + NEAR) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** With so many pieces of a kind in a place, all that lies in the place laid in order. */
     public Drawing laid(Piece kind, Spot place, int many) {
-        Map<Piece, Integer> counts = new LinkedHashMap<>();
-        for (Piece piece : paper.pieces()) {
-            counts.put(piece, piece.equals(kind) ? many : count(piece, place));
+        int[] counts = new int[paper.pieces().size()];
+        for (int i = 0; i < counts.length; i++) {
+            Piece piece = paper.pieces().get(i);
+            counts[i] = piece.id().equals(kind.id()) ? many : count(piece, place);
         }
-        List<Laid> pieces = new ArrayList<>(drawn.pieces());
-        pieces.removeIf(p -> paper.piece(p.piece()) != null && paper.placeAt(p.x(), p.y()) == place);
-        pieces.addAll(Order.in(place, counts));
+        List<Laid> pieces = new ArrayList<>();
+        for (Laid p : drawn.pieces()) {
+            if (paper.piece(p.piece()) == null || paper.placeAt(p.x(), p.y()) != place) {
+                pieces.add(p);
+            }
+        }
+        pieces.addAll(Order.in(place, paper.pieces(), counts));
         return new Drawing(paper, drawn.with(pieces));
     }
 

@@ -93,7 +93,11 @@ public record Drawn(List<Laid> pieces, List<Label> labels, List<Arrow> arrows, L
                 Tree.number(a, "y"), Tree.number(a, "dx"), Tree.number(a, "dy"))));
         List<List<Double>> strokes = new ArrayList<>();
         if (tree.get("strokes") instanceof List<?> all) {
-            all.forEach(s -> strokes.add(((List<?>) s).stream().map(v -> ((Number) v).doubleValue()).toList()));
+            for (Object stroke : all) {
+                List<Double> numbers = new ArrayList<>();
+                ((List<?>) stroke).forEach(v -> numbers.add(((Number) v).doubleValue()));
+                strokes.add(numbers);
+            }
         }
         Map<String, String> captions = new LinkedHashMap<>();
         Tree.map(tree, "captions").forEach((id, words) -> captions.put(id, (String) words));
@@ -102,12 +106,14 @@ public record Drawn(List<Laid> pieces, List<Label> labels, List<Arrow> arrows, L
 
     /** As plain data. */
     public Map<String, Object> toTree() {
-        return Tree.of("pieces", pieces.stream().map(p -> Tree.of("piece", p.piece(), "x", p.x(), "y", p.y())).toList(),
-                "labels", labels.stream().map(l -> Tree.of("label", (double) l.label(), "x", l.x(), "y", l.y(), "tx", l.tx(),
-                        "ty", l.ty())).toList(),
-                "arrows", arrows.stream().map(a -> Tree.of("arrow", (double) a.arrow(), "x", a.x(), "y", a.y(), "dx", a.dx(),
-                        "dy", a.dy())).toList(),
-                "strokes", strokes, "captions", new LinkedHashMap<String, Object>(captions));
+        List<Object> laid = new ArrayList<>();
+        pieces.forEach(p -> laid.add(Tree.of("piece", p.piece(), "x", p.x(), "y", p.y())));
+        List<Object> named = new ArrayList<>();
+        labels.forEach(l -> named.add(Tree.of("label", (double) l.label(), "x", l.x(), "y", l.y(), "tx", l.tx(), "ty", l.ty())));
+        List<Object> drawn = new ArrayList<>();
+        arrows.forEach(a -> drawn.add(Tree.of("arrow", (double) a.arrow(), "x", a.x(), "y", a.y(), "dx", a.dx(), "dy", a.dy())));
+        return Tree.of("pieces", laid, "labels", named, "arrows", drawn, "strokes", strokes, "captions",
+                new LinkedHashMap<String, Object>(captions));
     }
 
     /** How it is kept. */

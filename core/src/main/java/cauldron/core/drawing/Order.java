@@ -3,7 +3,6 @@ package cauldron.core.drawing;
 import cauldron.core.drawing.Drawn.Laid;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Pieces in good order: around a ring at equal distances from the top on, in a disc by the golden angle, which leaves no
@@ -18,8 +17,9 @@ final class Order {
     private Order() {
     }
 
-    static List<Laid> in(Spot place, Map<Piece, Integer> counts) {
-        List<Piece> mixed = mixed(counts);
+    /** So many of each kind, in a place. */
+    static List<Laid> in(Spot place, List<Piece> kinds, int[] counts) {
+        List<Piece> mixed = mixed(kinds, counts);
         List<Laid> laid = new ArrayList<>();
         for (int i = 0; i < mixed.size(); i++) {
             boolean ring = place.from() > 0;
@@ -35,23 +35,25 @@ final class Order {
     }
 
     /** One after the other, always of the kind that has come shortest so far. */
-    private static List<Piece> mixed(Map<Piece, Integer> counts) {
-        int all = counts.values().stream().mapToInt(Integer::intValue).sum();
+    private static List<Piece> mixed(List<Piece> kinds, int[] counts) {
+        int all = 0;
+        for (int count : counts) {
+            all += count;
+        }
         List<Piece> list = new ArrayList<>();
-        int[] used = new int[counts.size()];
-        List<Map.Entry<Piece, Integer>> kinds = List.copyOf(counts.entrySet());
+        int[] used = new int[counts.length];
         for (int i = 0; i < all; i++) {
             int next = -1;
             double most = 0;
             for (int k = 0; k < used.length; k++) {
-                double due = (i + 1.0) * kinds.get(k).getValue() / all - used[k];
-                if (used[k] < kinds.get(k).getValue() && (next < 0 || due > most)) {
+                double due = (i + 1.0) * counts[k] / all - used[k];
+                if (used[k] < counts[k] && (next < 0 || due > most)) {
                     next = k;
                     most = due;
                 }
             }
             used[next]++;
-            list.add(kinds.get(next).getKey());
+            list.add(kinds.get(next));
         }
         return list;
     }

@@ -9,6 +9,7 @@ import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
 import cauldron.core.form.Where;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -37,24 +38,46 @@ public record Paper(List<Shape> shapes, List<Spot> places, List<Piece> pieces, L
 
     /** A kind of piece; null where there is none of that id. */
     public Piece piece(String id) {
-        return pieces.stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);
+        for (Piece one : pieces) {
+            if (one.id().equals(id)) {
+                return one;
+            }
+        }
+        return null;
     }
 
     /** A place by its id; null where there is none. */
     public Spot place(String id) {
-        return places.stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);
+        for (Spot one : places) {
+            if (one.id().equals(id)) {
+                return one;
+            }
+        }
+        return null;
     }
 
     /** The first place in which a point lies; null where it lies in none. */
     public Spot placeAt(double x, double y) {
-        return places.stream().filter(p -> p.has(x, y)).findFirst().orElse(null);
+        for (Spot one : places) {
+            if (one.has(x, y)) {
+                return one;
+            }
+        }
+        return null;
     }
 
-    /** From plain data that was read before, without what is only looked at. */
+    /**
+     * From plain data that was read before, without what is only looked at. Loops, as in all that a browser reaches
+     * here: streams would bring it some five thousand bytes.
+     */
     public static Paper counted(Map<String, Object> tree) {
-        return new Paper(List.of(), Tree.maps(tree, "places").stream().map(Spot::of).toList(),
-                Tree.maps(tree, "pieces").stream().map(Piece::of).toList(), Tree.texts(tree, "labels"),
-                Tree.texts(tree, "arrows"), Tree.maps(tree, "captions").stream().map(Caption::of).toList(), false);
+        List<Spot> spots = new ArrayList<>();
+        Tree.maps(tree, "places").forEach(t -> spots.add(Spot.of(t)));
+        List<Piece> kinds = new ArrayList<>();
+        Tree.maps(tree, "pieces").forEach(t -> kinds.add(Piece.of(t)));
+        List<Caption> below = new ArrayList<>();
+        Tree.maps(tree, "captions").forEach(t -> below.add(Caption.of(t)));
+        return new Paper(List.of(), spots, kinds, Tree.texts(tree, "labels"), Tree.texts(tree, "arrows"), below, false);
     }
 
     /** As plain data. */
