@@ -1,9 +1,7 @@
 import type { ColumnSpec, Worked } from '../core';
 import { FetchedDialog } from '../ui/FetchedDialog';
 import { ColumnDialog } from './ColumnDialog';
-import { FillDialog } from './FillDialog';
 import type { Brought } from './ImportDialog';
-import { StatisticsDialog } from './StatisticsDialog';
 import type { NotebookTable } from './table';
 import type { tableOps } from './tableOps';
 
@@ -57,24 +55,26 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   }
   if (asked?.what === 'fill') {
     const down = (texts: string[]) => texts.map((t) => [t]);
-    return (
-      <FillDialog
-        name={asked.column.name}
-        onClose={onClose}
-        onFill={(texts) => done(() => ops.paste(0, asked.column.id, down(texts)))}
-      />
-    );
+    const fill = {
+      name: asked.column.name,
+      onClose,
+      onFill: (texts: string[]) => done(() => ops.paste(0, asked.column.id, down(texts))),
+    };
+    return <FetchedDialog title="Fill with a series" load={filling} props={fill} />;
   }
   if (asked?.what === 'statistics') {
-    return <StatisticsDialog columns={table.columns} worked={worked} focus={asked.column.id} onClose={onClose} />;
+    const told = { columns: table.columns, worked, focus: asked.column.id, onClose };
+    return <FetchedDialog title="Statistics" load={telling} props={told} />;
   }
   return null;
 }
 
-/** Fetches what pasting and writing a table need, once somebody works on one: later the network may be gone. */
+/** Fetches what pasting, filling and statistics need, once somebody works on a table: later the network may be gone. */
 export function fetchAhead() {
-  pasting().catch(() => undefined);
+  for (const dialog of [pasting, filling, telling]) dialog().catch(() => undefined);
 }
 
 const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
+const filling = () => import('./FillDialog').then((m) => m.FillDialog);
+const telling = () => import('./StatisticsDialog').then((m) => m.StatisticsDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);
