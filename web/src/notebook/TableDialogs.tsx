@@ -1,6 +1,5 @@
 import type { ColumnSpec, Worked } from '../core';
 import { FetchedDialog } from '../ui/FetchedDialog';
-import { ColumnDialog } from './ColumnDialog';
 import type { Brought } from './ImportDialog';
 import type { NotebookTable } from './table';
 import type { tableOps } from './tableOps';
@@ -31,14 +30,13 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     onClose();
   };
   if (asked?.what === 'column') {
-    return (
-      <ColumnDialog
-        column={asked.column}
-        table={table}
-        onClose={onClose}
-        onSave={(column, converted) => done(() => ops.saveColumn(column, converted))}
-      />
-    );
+    const save = {
+      column: asked.column,
+      table,
+      onClose,
+      onSave: (...what: Parameters<typeof ops.saveColumn>) => done(() => ops.saveColumn(...what)),
+    };
+    return <FetchedDialog title={asked.column ? 'Column' : 'New column'} load={columns} props={save} />;
   }
   if (asked?.what === 'file') {
     const bring = { file: asked.file, table, onClose, onBring: (b: Brought) => done(() => ops.bringIn(b)) };
@@ -69,12 +67,13 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   return null;
 }
 
-/** Fetches what pasting, filling and statistics need, once somebody works on a table: later the network may be gone. */
+/** Fetches what its dialogs need, once somebody works on a table: later the network may be gone. */
 export function fetchAhead() {
-  for (const dialog of [pasting, filling, telling]) dialog().catch(() => undefined);
+  for (const dialog of [columns, pasting, filling, telling]) dialog().catch(() => undefined);
 }
 
 const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
+const columns = () => import('./ColumnDialog').then((m) => m.ColumnDialog);
 const filling = () => import('./FillDialog').then((m) => m.FillDialog);
 const telling = () => import('./StatisticsDialog').then((m) => m.StatisticsDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);
