@@ -1,6 +1,9 @@
 import type { ColumnSpec, Worked } from '../core';
 import { FetchedDialog } from '../ui/FetchedDialog';
+import { ColumnDialog } from './ColumnDialog';
+import { FillDialog } from './FillDialog';
 import type { Brought } from './ImportDialog';
+import { StatisticsDialog } from './StatisticsDialog';
 import type { NotebookTable } from './table';
 import type { tableOps } from './tableOps';
 
@@ -30,13 +33,14 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     onClose();
   };
   if (asked?.what === 'column') {
-    const save = {
-      column: asked.column,
-      table,
-      onClose,
-      onSave: (...what: Parameters<typeof ops.saveColumn>) => done(() => ops.saveColumn(...what)),
-    };
-    return <FetchedDialog title={asked.column ? 'Column' : 'New column'} load={columns} props={save} />;
+    return (
+      <ColumnDialog
+        column={asked.column}
+        table={table}
+        onClose={onClose}
+        onSave={(column, converted) => done(() => ops.saveColumn(column, converted))}
+      />
+    );
   }
   if (asked?.what === 'file') {
     const bring = { file: asked.file, table, onClose, onBring: (b: Brought) => done(() => ops.bringIn(b)) };
@@ -53,27 +57,24 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   }
   if (asked?.what === 'fill') {
     const down = (texts: string[]) => texts.map((t) => [t]);
-    const fill = {
-      name: asked.column.name,
-      onClose,
-      onFill: (texts: string[]) => done(() => ops.paste(0, asked.column.id, down(texts))),
-    };
-    return <FetchedDialog title="Fill with a series" load={filling} props={fill} />;
+    return (
+      <FillDialog
+        name={asked.column.name}
+        onClose={onClose}
+        onFill={(texts) => done(() => ops.paste(0, asked.column.id, down(texts)))}
+      />
+    );
   }
   if (asked?.what === 'statistics') {
-    const told = { columns: table.columns, worked, focus: asked.column.id, onClose };
-    return <FetchedDialog title="Statistics" load={telling} props={told} />;
+    return <StatisticsDialog columns={table.columns} worked={worked} focus={asked.column.id} onClose={onClose} />;
   }
   return null;
 }
 
-/** Fetches what its dialogs need, once somebody works on a table: later the network may be gone. */
+/** Fetches what pasting and writing a table need, once somebody works on one: later the network may be gone. */
 export function fetchAhead() {
-  for (const dialog of [columns, pasting, filling, telling]) dialog().catch(() => undefined);
+  pasting().catch(() => undefined);
 }
 
 const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
-const columns = () => import('./ColumnDialog').then((m) => m.ColumnDialog);
-const filling = () => import('./FillDialog').then((m) => m.FillDialog);
-const telling = () => import('./StatisticsDialog').then((m) => m.StatisticsDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);
