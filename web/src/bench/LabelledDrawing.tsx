@@ -1,6 +1,7 @@
 import { Shapes } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { readDrawing, type Drawing, type Run } from '../core';
+import type { Drawing, Run } from '../core';
+import { readDrawing } from '../core/drawings';
 import { DrawingPicture } from '../drawing/DrawingPicture';
 import { Button, Dialog, Trouble } from '../ui';
 import { savePng, saveSvg } from '../ui/svgFile';

@@ -1,5 +1,5 @@
-/** Labelled drawings, counted and told in words by the core. */
-import * as door from './generated/notebook.js';
+/** Labelled drawings, counted and told in words by the core. Fetched with the models: few labs have one. */
+import * as door from './generated/bench.js';
 import type { Drawn, Paper } from './generated/sheet';
 
 export type {

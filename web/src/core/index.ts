@@ -7,4 +7,4 @@ export * from './quantities';
 export * from './sheets';
 export * from './tables';
 export * from './manifests';
-export * from './drawings';
+export type * from './drawings';

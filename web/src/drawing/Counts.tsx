@@ -1,4 +1,5 @@
-import { layPieces, readDrawing, type Drawing, type Drawn } from '../core';
+import type { Drawing, Drawn } from '../core';
+import { layPieces, readDrawing } from '../core/drawings';
 import { inputClass } from '../ui';
 
 const MOST = 60;

@@ -1,6 +1,7 @@
 import { Eraser, Move, Pencil, Tag, Undo2 } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
-import { readDrawing, type Drawing, type Drawn, type Paper } from '../core';
+import type { Drawing, Drawn, Paper } from '../core';
+import { readDrawing } from '../core/drawings';
 import { Button, inputClass } from '../ui';
 import { Counts } from './Counts';
 import { DrawingPicture, heightOf, HEIGHT, WIDTH } from './DrawingPicture';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { readDrawing, workOut, type BlockOf, type Sheet } from '../core';
+import { workOut, type BlockOf, type Sheet } from '../core';
 import { DrawingPicture } from '../drawing/DrawingPicture';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
 import { lookOf, type Fitted } from '../graph/model';
@@ -13,7 +13,6 @@ import { expectedOf } from './expected';
 export { pngOf } from '../ui/svgFile';
 
 const SIZE = { w: 640, h: 400 };
-const LONGEST_ALT = 300;
 
 /** What the page draws for a report, with its words. */
 export interface Drawing {
@@ -44,17 +43,16 @@ export function drawings(sheet: Sheet, journal: Journal): Drawing[] {
     }
     if (b.type === 'drawing') {
       const drawn = notesOf(journal, b).read('drawn') ?? {};
-      const { words } = readDrawing({ paper: b.paper, drawn });
       const some = drawn.pieces?.length || drawn.labels?.length || drawn.arrows?.length || drawn.strokes?.length;
-      const alt = `Drawing: ${words}`;
       return some
         ? [
             {
               block: b.id,
-              alt: alt.slice(0, LONGEST_ALT),
+              // What is on it the report says in words below.
+              alt: 'Drawing',
               caption: '',
               words: [],
-              node: <DrawingPicture drawing={{ paper: b.paper, drawn }} label={alt} />,
+              node: <DrawingPicture drawing={{ paper: b.paper, drawn }} label="Drawing" />,
             },
           ]
         : [];

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
-import { readDrawing, takePieces, type Drawing as Made, type Drawn } from '../../core';
+import type { Drawing as Made, Drawn } from '../../core';
+import { readDrawing, takePieces } from '../../core/drawings';
 import { DrawingPicture } from '../../drawing/DrawingPicture';
 import { notesOf } from '../../notebook/notes';
 import { Button, Dialog, Trouble } from '../../ui';

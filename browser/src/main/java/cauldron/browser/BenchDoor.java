@@ -15,6 +15,11 @@ import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.TrialTable;
 import cauldron.core.apparatus.gascylinder.Discs;
+import cauldron.core.drawing.Drawing;
+import cauldron.core.drawing.Drawn;
+import cauldron.core.drawing.Paper;
+import cauldron.core.drawing.Piece;
+import cauldron.core.drawing.Spot;
 import cauldron.core.inventory.Inventory;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,8 +30,8 @@ import org.teavm.jso.typedarrays.Float64Array;
 import org.teavm.jso.typedarrays.Float64Array;
 
 /**
- * What a live bench can ask of the core: the models. It is compiled for itself, beside {@link NotebookDoor}, and
- * fetched only where an apparatus runs in the browser.
+ * What a live bench can ask of the core: the models, and what few labs need besides, labelled drawings. It is compiled for
+ * itself, beside {@link NotebookDoor}, and fetched only where an apparatus runs in the browser or something is drawn.
  */
 public final class BenchDoor {
 
@@ -162,5 +167,39 @@ public final class BenchDoor {
         out[2] = discs.collisions();
         System.arraycopy(places, 0, out, 3, places.length);
         return Float64Array.fromJavaArray(out);
+    }
+
+    /**
+     * A drawing's counts and words: {@code {words, counts: [{piece, place, many}]}}.
+     *
+     * @param drawn what lies on it
+     */
+    @JSExport
+    public static JSObject drawing(JSObject paper, JSObject drawn) {
+        Drawing drawing = drawingOf(paper, drawn);
+        List<Object> counts = new ArrayList<>();
+        for (Spot place : drawing.paper().places()) {
+            for (Piece piece : drawing.paper().pieces()) {
+                counts.add(Tree.of("place", place.id(), "piece", piece.id(), "many", (double) drawing.count(piece, place)));
+            }
+        }
+        return Trees.toJs(Tree.of("words", drawing.words(), "counts", counts));
+    }
+
+    /** A drawing with so many pieces of a kind in a place, in good order: what lies on it then. */
+    @JSExport
+    public static JSObject lay(JSObject paper, JSObject drawn, String piece, String place, int many) {
+        Drawing drawing = drawingOf(paper, drawn);
+        return Trees.toJs(drawing.laid(drawing.paper().piece(piece), drawing.paper().place(place), many).drawn().toTree());
+    }
+
+    /** A drawing with the pieces of another one in the places of the same ids: what lies on it then. */
+    @JSExport
+    public static JSObject taking(JSObject paper, JSObject drawn, JSObject otherPaper, JSObject otherDrawn) {
+        return Trees.toJs(drawingOf(paper, drawn).taking(drawingOf(otherPaper, otherDrawn)).drawn().toTree());
+    }
+
+    private static Drawing drawingOf(JSObject paper, JSObject drawn) {
+        return new Drawing(Paper.counted(Trees.mapFromJs(paper)), Drawn.of(Trees.mapFromJs(drawn)));
     }
 }

@@ -9,11 +9,6 @@ import cauldron.core.analysis.FormulaException;
 import cauldron.core.analysis.Series;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.Words;
-import cauldron.core.drawing.Drawing;
-import cauldron.core.drawing.Drawn;
-import cauldron.core.drawing.Paper;
-import cauldron.core.drawing.Piece;
-import cauldron.core.drawing.Spot;
 import cauldron.core.instrument.Instrument;
 import cauldron.core.instrument.beamtimer.LightGate;
 import cauldron.core.quantity.Conversion;
@@ -85,40 +80,6 @@ public final class NotebookDoor {
     @JSExport
     public static SheetDoor openSheet(JSObject sheet) {
         return new SheetDoor(Trees.mapFromJs(sheet));
-    }
-
-    /**
-     * A drawing's counts and words: {@code {words, counts: [{piece, place, many}]}}.
-     *
-     * @param drawn what lies on it
-     */
-    @JSExport
-    public static JSObject drawing(JSObject paper, JSObject drawn) {
-        Drawing drawing = drawingOf(paper, drawn);
-        List<Object> counts = new ArrayList<>();
-        for (Spot place : drawing.paper().places()) {
-            for (Piece piece : drawing.paper().pieces()) {
-                counts.add(Tree.of("place", place.id(), "piece", piece.id(), "many", (double) drawing.count(piece, place)));
-            }
-        }
-        return Trees.toJs(Tree.of("words", drawing.words(), "counts", counts));
-    }
-
-    /** A drawing with so many pieces of a kind in a place, in good order: what lies on it then. */
-    @JSExport
-    public static JSObject lay(JSObject paper, JSObject drawn, String piece, String place, int many) {
-        Drawing drawing = drawingOf(paper, drawn);
-        return Trees.toJs(drawing.laid(drawing.paper().piece(piece), drawing.paper().place(place), many).drawn().toTree());
-    }
-
-    /** A drawing with the pieces of another one in the places of the same ids: what lies on it then. */
-    @JSExport
-    public static JSObject taking(JSObject paper, JSObject drawn, JSObject otherPaper, JSObject otherDrawn) {
-        return Trees.toJs(drawingOf(paper, drawn).taking(drawingOf(otherPaper, otherDrawn)).drawn().toTree());
-    }
-
-    private static Drawing drawingOf(JSObject paper, JSObject drawn) {
-        return new Drawing(Paper.counted(Trees.mapFromJs(paper)), Drawn.of(Trees.mapFromJs(drawn)));
     }
 
     /** An empty table. */
