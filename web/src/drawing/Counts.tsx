@@ -1,7 +1,9 @@
 import type { Drawing, Drawn } from '../core';
 import { layPieces, readDrawing } from '../core/drawings';
 import { inputClass } from '../ui';
+import { MOST_PIECES } from './tools';
 
+/** Of one kind in one place. */
 const MOST = 60;
 
 /** How many pieces lie where, to be typed: the same as laying them one by one. */
@@ -39,7 +41,9 @@ export function Counts({ drawing, onDrawn }: { drawing: Drawing; onDrawn: (drawn
                   aria-label={`${piece.name}, ${place.name}`}
                   value={many(place.id, piece.id)}
                   onChange={(e) => {
-                    const next = Math.min(MOST, Math.max(0, Math.floor(Number(e.target.value))));
+                    const now = many(place.id, piece.id);
+                    const room = now + Math.max(0, MOST_PIECES - (drawing.drawn.pieces ?? []).length);
+                    const next = Math.min(MOST, room, Math.max(0, Math.floor(Number(e.target.value))));
                     onDrawn(layPieces(drawing, piece.id, place.id, next));
                   }}
                 />

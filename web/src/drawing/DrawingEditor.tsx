@@ -5,7 +5,7 @@ import { readDrawing } from '../core/drawings';
 import { Button, inputClass } from '../ui';
 import { Counts } from './Counts';
 import { DrawingPicture, heightOf, HEIGHT, WIDTH } from './DrawingPicture';
-import { grips, moved, onPaper, used, type Grip, type Point, type Tool } from './tools';
+import { grips, isBlank, isFull, moved, onPaper, used, type Grip, type Point, type Tool } from './tools';
 
 const STEP = 4;
 const FINE = 0.5;
@@ -49,8 +49,9 @@ export function DrawingEditor({
     const b = svg.current!.getBoundingClientRect();
     return onPaper([((e.clientX - b.left) * WIDTH) / b.width, ((e.clientY - b.top) * heightOf(paper)) / b.height]);
   };
+  const full = isFull(tool, drawn);
   const begin = (e: React.PointerEvent, grip?: Grip) => {
-    if (e.button !== 0) return;
+    if (e.button !== 0 || (full && !grip)) return;
     const from = point(e);
     svg.current!.setPointerCapture(e.pointerId);
     e.stopPropagation();
@@ -77,8 +78,8 @@ export function DrawingEditor({
       setPen(onPaper([at[0] + d[0], at[1] + d[1]]));
     } else if (e.key === 'Enter' || e.key === ' ') {
       e.preventDefault();
-      if (tool.do === 'piece') put(used(tool, drawn, at, at));
-      else if (tool.do === 'label') put(used(tool, drawn, at, at));
+      if (full) return;
+      if (tool.do === 'piece' || tool.do === 'label') put(used(tool, drawn, at, at));
       else if (!begun) setBegun(at);
       else {
         put(tool.do === 'pen' ? drawnOn(drawn, begun, at) : used(tool, drawn, begun, at));
@@ -108,7 +109,7 @@ export function DrawingEditor({
             <Undo2 size={13} aria-hidden />
             Take back
           </Button>
-          <Button small kind="quiet" onClick={() => put({ captions: drawn.captions })}>
+          <Button small kind="quiet" disabled={isBlank(drawn)} onClick={() => put({ captions: drawn.captions })}>
             <Eraser size={13} aria-hidden />
             Clear
           </Button>
@@ -140,7 +141,9 @@ export function DrawingEditor({
             {pen && <path d={`M${pen[0] - 3} ${pen[1]}h6m-3 -3v6`} stroke="var(--plum)" strokeWidth="0.6" />}
             {begun && <circle cx={begun[0]} cy={begun[1]} r="1.2" fill="var(--plum)" />}
           </DrawingPicture>
-          <p className="text-fine text-soft">{HINTS[tool.do]}</p>
+          <p className={`text-fine ${full ? 'text-copper' : 'text-soft'}`}>
+            {full ? 'No more of these can be kept on one drawing. Take some away first.' : HINTS[tool.do]}
+          </p>
           <span role="status" className="sr-only">
             {words}
           </span>

@@ -19,6 +19,22 @@ export interface Grip {
 
 export type Point = [number, number];
 
+/** How many of each the notebook keeps of one drawing. */
+export const MOST_PIECES = 300;
+const MOST_STROKES = 60;
+
+/** Whether nothing is laid, labelled or drawn; words alone are no drawing. */
+export const isBlank = ({ pieces, labels, arrows, strokes }: Drawn) =>
+  ![pieces, labels, arrows, strokes].some((list) => list?.length);
+
+/** Whether a tool can add nothing more. */
+export function isFull(tool: Tool, drawn: Drawn) {
+  return (
+    (tool.do === 'piece' && (drawn.pieces ?? []).length >= MOST_PIECES) ||
+    (tool.do === 'pen' && (drawn.strokes ?? []).length >= MOST_STROKES)
+  );
+}
+
 const tenth = (v: number) => Math.round(v * 10) / 10;
 const inside = (v: number, most: number) => tenth(Math.min(most, Math.max(0, v)));
 export const onPaper = ([x, y]: Point): Point => [inside(x, WIDTH), inside(y, HEIGHT)];

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, History, Undo2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useMemo, useState, type MouseEvent } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { BlockView } from '../blocks/BlockView';
 import { previewContext } from '../blocks/preview';
@@ -101,9 +101,21 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
   const [history, setHistory] = useState(false);
   const { kept, state } = draft;
   const ready = state === 'kept' && !kept.changed;
+  const navigate = useNavigate();
+  // What was typed last goes first; where it can't, the page stays and says why.
+  const leave = (to: string) => (e: MouseEvent) => {
+    if (state === 'kept') return;
+    e.preventDefault();
+    void draft.settle().then((kept) => kept && navigate(to));
+  };
   return (
     <header className="flex min-w-0 items-center gap-3 border-b bg-sheet px-4">
-      <Link to="/my-labs" aria-label="Back to my labs" className="rounded-house p-1.5 hover:bg-line/50">
+      <Link
+        to="/my-labs"
+        aria-label="Back to my labs"
+        className="rounded-house p-1.5 hover:bg-line/50"
+        onClick={leave('/my-labs')}
+      >
         <ArrowLeft size={18} />
       </Link>
       <h1 className="min-w-0 truncate text-lead font-bold">{String(draft.sheet.title ?? '') || 'Without a title'}</h1>
@@ -123,6 +135,7 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
         {kept.version > 0 && (
           <Link
             to={`/labs/${labId}`}
+            onClick={leave(`/labs/${labId}`)}
             className="rounded-house border border-edge px-3.5 py-1.5 font-semibold hover:border-ink"
           >
             Read and give
@@ -146,7 +159,7 @@ function Faults({ draft, onChoose }: { draft: Draft; onChoose: (spot: Spot) => v
         <div className="mb-3 flex flex-col items-start gap-2">
           <Trouble error={draft.error} />
           {draft.state === 'trouble' && (
-            <Button small onClick={draft.tryAgain}>
+            <Button small onClick={() => void draft.settle()}>
               Try to keep it again
             </Button>
           )}

@@ -141,7 +141,7 @@ function meant(typed: string): unknown {
   const t = typed.trim();
   if (t === '') return undefined;
   const number = Number(t.replace(',', '.').replace('−', '-'));
-  if (!Number.isNaN(number)) return number;
+  if (Number.isFinite(number)) return number;
   if (t === 'true' || t === 'false') return t === 'true';
   if (/^[[{]/.test(t)) {
     try {

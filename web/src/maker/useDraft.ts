@@ -15,7 +15,8 @@ export function useDraft(labId: string, opened: DraftView) {
   const [before, setBefore] = useState<Tree[]>([]);
   const [state, setState] = useState<'kept' | 'waiting' | 'keeping' | 'trouble'>('kept');
   const [error, setError] = useState<unknown>(null);
-  const now = useRef({ sheet, kept, going: null as Promise<DraftView> | null });
+  // What stands here, what of it the server has, and what is on its way.
+  const now = useRef({ sheet, there: sheet, kept, going: null as Promise<DraftView> | null });
   useEffect(() => {
     now.current.sheet = sheet;
     now.current.kept = kept;
@@ -47,6 +48,7 @@ export function useDraft(labId: string, opened: DraftView) {
     try {
       const answer = await going;
       now.current.kept = answer;
+      now.current.there = sent;
       setKept(answer);
       setState(now.current.sheet === sent ? 'kept' : 'waiting');
       return answer;
@@ -59,6 +61,17 @@ export function useDraft(labId: string, opened: DraftView) {
     }
   }, [labId]);
   const keepNow = useEffectEvent(() => void keep().catch(() => undefined));
+  const keepAgain = useEffectEvent(() => state === 'trouble' && keepNow());
+  useEffect(() => {
+    const back = () => keepAgain();
+    window.addEventListener('online', back);
+    // Whoever goes to another page takes with them what was typed last.
+    const { current } = now;
+    return () => {
+      window.removeEventListener('online', back);
+      if (current.sheet !== current.there) void keep().catch(() => undefined);
+    };
+  }, [keep]);
   useEffect(() => {
     if (state !== 'waiting') return;
     const timer = setTimeout(() => keepNow(), PAUSE);
@@ -83,7 +96,9 @@ export function useDraft(labId: string, opened: DraftView) {
       if (JSON.stringify(answer.sheet) !== JSON.stringify(now.current.sheet)) {
         setBefore([...before.slice(1 - MOST_BACK), now.current.sheet]);
         setSheet(answer.sheet as Tree);
+        now.current.sheet = answer.sheet as Tree;
       }
+      now.current.there = now.current.sheet;
       setState('kept');
     } catch (e) {
       setError(e);
@@ -97,7 +112,14 @@ export function useDraft(labId: string, opened: DraftView) {
     error,
     change,
     undo: before.length > 0 ? undo : undefined,
-    tryAgain: () => void keep().catch(() => undefined),
+    /** Keeps what isn't yet; whether all is kept then. */
+    settle: () =>
+      state === 'kept'
+        ? Promise.resolve(true)
+        : keep().then(
+            () => true,
+            () => false,
+          ),
     publish: () => take(() => ask(api.POST('/api/drafts/{labId}/versions', path))),
     back: (number: number) => take(() => ask(api.POST('/api/drafts/{labId}/back', { ...path, body: { number } }))),
   };

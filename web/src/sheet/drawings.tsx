@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { workOut, type BlockOf, type Sheet } from '../core';
 import { DrawingPicture } from '../drawing/DrawingPicture';
+import { isBlank } from '../drawing/tools';
 import { drawn, GraphPicture } from '../graph/GraphPicture';
 import { lookOf, type Fitted } from '../graph/model';
 import { SketchPad } from '../graph/SketchPad';
@@ -43,8 +44,7 @@ export function drawings(sheet: Sheet, journal: Journal): Drawing[] {
     }
     if (b.type === 'drawing') {
       const drawn = notesOf(journal, b).read('drawn') ?? {};
-      const some = drawn.pieces?.length || drawn.labels?.length || drawn.arrows?.length || drawn.strokes?.length;
-      return some
+      return !isBlank(drawn)
         ? [
             {
               block: b.id,

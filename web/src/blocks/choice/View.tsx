@@ -1,8 +1,8 @@
 import { notesOf } from '../../notebook/notes';
-import { Button, inputClass, Trouble } from '../../ui';
-import { Found, TriesLeft } from '../kind/Checked';
+import { Button, inputClass } from '../../ui';
+import { AfterCheck } from '../kind/Checked';
 import type { ViewProps } from '../kind/kind';
-import { MarkNote, Points } from '../kind/Marked';
+import { Points } from '../kind/Marked';
 import { useCheck } from '../kind/useCheck';
 
 export default function Choice({ block, context }: ViewProps<'choice'>) {
@@ -61,10 +61,7 @@ export default function Choice({ block, context }: ViewProps<'choice'>) {
           </Button>
         )}
       </form>
-      {!readOnly && <TriesLeft left={checking.left} tries={block.tries} last={checking.last} />}
-      <Found of={checking.found} busy={checking.busy} />
-      <Trouble error={checking.error} />
-      <MarkNote block={block} context={context} />
+      <AfterCheck block={block} context={context} checking={checking} />
     </section>
   );
 }

@@ -1,9 +1,9 @@
 import { Lock } from 'lucide-react';
 import { notesOf } from '../../notebook/notes';
-import { Button, inputClass, Trouble } from '../../ui';
-import { Found, TriesLeft } from '../kind/Checked';
+import { Button, inputClass } from '../../ui';
+import { AfterCheck } from '../kind/Checked';
 import type { ViewProps } from '../kind/kind';
-import { MarkNote, Points } from '../kind/Marked';
+import { Points } from '../kind/Marked';
 import { useCheck } from '../kind/useCheck';
 
 export default function Comparison({ block, context }: ViewProps<'comparison'>) {
@@ -107,10 +107,7 @@ export default function Comparison({ block, context }: ViewProps<'comparison'>) 
       <p className="text-fine text-soft">
         {sealed ? 'Only what you saw brings points.' : 'What you predict is never wrong; only what you see is marked.'}
       </p>
-      {!readOnly && <TriesLeft left={checking.left} tries={block.tries} last={checking.last} />}
-      <Found of={checking.found} busy={checking.busy} />
-      <Trouble error={checking.error} />
-      <MarkNote block={block} context={context} />
+      <AfterCheck block={block} context={context} checking={checking} />
     </section>
   );
 }

@@ -2,11 +2,12 @@ import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
 import type { Drawing as Made, Drawn } from '../../core';
 import { readDrawing, takePieces } from '../../core/drawings';
 import { DrawingPicture } from '../../drawing/DrawingPicture';
+import { isBlank } from '../../drawing/tools';
 import { notesOf } from '../../notebook/notes';
-import { Button, Dialog, Trouble } from '../../ui';
-import { Found, TriesLeft } from '../kind/Checked';
+import { Button, Dialog } from '../../ui';
+import { AfterCheck } from '../kind/Checked';
 import type { Lent, ViewProps } from '../kind/kind';
-import { MarkNote, Points } from '../kind/Marked';
+import { Points } from '../kind/Marked';
 import { useCheck } from '../kind/useCheck';
 
 const DrawingEditor = lazy(() => import('../../drawing/DrawingEditor').then((m) => ({ default: m.DrawingEditor })));
@@ -20,7 +21,7 @@ export default function Drawing({ block, context }: ViewProps<'drawing'>) {
   const [open, setOpen] = useState(false);
   // What is checked is what is kept; its words stand beside a try, to tell whether it was this drawing.
   const checking = useCheck(block, context, words, '', '');
-  const empty = !drawn.pieces?.length && !drawn.labels?.length && !drawn.arrows?.length && !drawn.strokes?.length;
+  const empty = isBlank(drawn);
   const write = (next: Drawn) => {
     checking.forget();
     notes.write('drawn', next);
@@ -48,10 +49,7 @@ export default function Drawing({ block, context }: ViewProps<'drawing'>) {
         </div>
       )}
       {!readOnly && block.tries === 0 && <p className="text-fine text-soft">Your teacher looks at this drawing.</p>}
-      {!readOnly && block.tries > 0 && <TriesLeft left={checking.left} tries={block.tries} last={checking.last} />}
-      <Found of={checking.found} busy={checking.busy} />
-      <Trouble error={checking.error} />
-      <MarkNote block={block} context={context} />
+      <AfterCheck block={block} context={context} checking={checking} answerable={!readOnly && block.tries > 0} />
       <Dialog open={open} onClose={() => setOpen(false)} title="Your drawing" full>
         <p className="mb-3 max-w-prose">{block.prompt}</p>
         <Suspense fallback={<p className="text-soft">Fetching the paper …</p>}>

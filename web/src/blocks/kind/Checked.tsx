@@ -1,7 +1,12 @@
 import type { Schemas } from '../../api/client';
+import type { Question } from '../../core';
+import { Trouble } from '../../ui';
+import type { SheetContext } from './kind';
+import { MarkNote } from './Marked';
+import type { useCheck } from './useCheck';
 
 /** What was found of an answer; while it is looked at, that it takes the network. */
-export function Found({ of, busy }: { of: { verdict: string; feedback: string } | null; busy: boolean }) {
+function Found({ of, busy }: { of: { verdict: string; feedback: string } | null; busy: boolean }) {
   return (
     <div role="status">
       {busy && <p className="text-soft">Checking … this needs the network.</p>}
@@ -22,7 +27,7 @@ export function Found({ of, busy }: { of: { verdict: string; feedback: string } 
 }
 
 /** How many tries can still bring points, once one was made that isn't right. */
-export function TriesLeft({
+function TriesLeft({
   left,
   tries,
   last,
@@ -39,5 +44,28 @@ export function TriesLeft({
           'your teacher opens the question again.'
         : `${left} of ${tries} tries left.`}
     </p>
+  );
+}
+
+/** What stands below a question that is checked: tries left, what was found, what went wrong, the mark. */
+export function AfterCheck({
+  block,
+  context,
+  checking,
+  answerable = !context.readOnly,
+}: {
+  block: Question;
+  context: SheetContext;
+  checking: ReturnType<typeof useCheck>;
+  /** Whether an answer can be given now. */
+  answerable?: boolean;
+}) {
+  return (
+    <>
+      {answerable && <TriesLeft left={checking.left} tries={block.tries} last={checking.last} />}
+      <Found of={checking.found} busy={checking.busy} />
+      <Trouble error={checking.error} />
+      <MarkNote block={block} context={context} />
+    </>
   );
 }

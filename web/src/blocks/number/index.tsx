@@ -1,9 +1,9 @@
 import type { Answered } from '../../core';
 import { notesOf } from '../../notebook/notes';
-import { Button, inputClass, Trouble } from '../../ui';
-import { Found, TriesLeft } from '../kind/Checked';
+import { Button, inputClass } from '../../ui';
+import { AfterCheck } from '../kind/Checked';
 import type { BlockKind, ViewProps } from '../kind/kind';
-import { MarkNote, Points } from '../kind/Marked';
+import { Points } from '../kind/Marked';
 import { useCheck } from '../kind/useCheck';
 
 function Question({ block, context }: ViewProps<'number'>) {
@@ -56,10 +56,7 @@ function Question({ block, context }: ViewProps<'number'>) {
           )}
         </form>
       )}
-      {!readOnly && !lacks && <TriesLeft left={checking.left} tries={block.tries} last={checking.last} />}
-      <Found of={checking.found} busy={checking.busy} />
-      <Trouble error={checking.error} />
-      <MarkNote block={block} context={context} />
+      <AfterCheck block={block} context={context} checking={checking} answerable={!readOnly && !lacks} />
     </section>
   );
 }
