@@ -84,6 +84,22 @@ class DraftsTest {
     }
 
     @Test
+    void onesOwnLabsAreListedTheOneChangedLastFirst() {
+        String first = copyOf("As much in as out");
+        String second = copyOf("The coal run");
+        Map<String, Object> sheet = sheet(ines.json("/api/drafts/" + first));
+        sheet.put("title", " ");
+        Visitor.read(save(first, sheet, 1));
+        JsonNode list = ines.json("/api/drafts");
+        assertThat(list.at("/0/id").asString()).isEqualTo(first);
+        assertThat(list.at("/0/title").asString()).isEqualTo("Without a title");
+        assertThat(list.at("/1/id").asString()).isEqualTo(second);
+        assertThat(list.at("/1/version").asInt()).isZero();
+        Visitor.read(ines.post("/api/drafts/" + second + "/versions", Map.of()));
+        assertThat(ines.json("/api/drafts").at("/1/version").asInt()).isEqualTo(1);
+    }
+
+    @Test
     void oneIsBegunWithAnApparatusAndCanBeGivenAsItIs() {
         String lab = Visitor.read(ines.post("/api/drafts", Map.of("apparatus", "twin-tanks"))).get("id").asString();
         assertThat(ines.json("/api/drafts/" + lab).get("faults")).isEmpty();

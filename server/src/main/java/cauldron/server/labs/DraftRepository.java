@@ -14,6 +14,25 @@ interface DraftRepository extends JpaRepository<Draft, UUID> {
     record State(int number, Instant savedAt) {
     }
 
+    /** One of a teacher's labs, without what it says. */
+    interface Line {
+        UUID getId();
+
+        String getTitle();
+
+        Instant getChanged();
+
+        int getVersion();
+    }
+
+    @Query(nativeQuery = true, value = """
+            select l.id, d.title, d.saved_at as changed,
+              coalesce((select max(v.number) from lab_version v where v.lab_id = l.id), 0) as version
+            from lab l cross join lateral (select sheet ->> 'title' as title, saved_at from draft where lab_id = l.id
+              order by number desc limit 1) d
+            where l.owner_id = ?1 order by d.saved_at desc""")
+    List<Line> ofOwner(UUID owner);
+
     Optional<Draft> findFirstByLabIdOrderByNumberDesc(UUID labId);
 
     Optional<Draft> findByLabIdAndNumber(UUID labId, int number);

@@ -11,7 +11,6 @@ import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -95,15 +94,8 @@ public class Drafts {
     /** A teacher's own labs, the one changed last first. */
     @Transactional(readOnly = true)
     public List<Own> own(Person teacher) {
-        List<Own> list = new ArrayList<>();
-        for (Lab lab : labs.findByOwnerId(teacher.id())) {
-            Draft newest = newest(lab.id());
-            Object title = newest.sheet().get("title");
-            list.add(new Own(lab.id(), title instanceof String t && !t.isBlank() ? t : "Without a title", newest.savedAt(),
-                    version(lab.id())));
-        }
-        list.sort((a, b) -> b.changedAt().compareTo(a.changedAt()));
-        return list;
+        return drafts.ofOwner(teacher.id()).stream().map(l -> new Own(l.getId(), l.getTitle() == null || l.getTitle().isBlank()
+                ? "Without a title" : l.getTitle(), l.getChanged(), l.getVersion())).toList();
     }
 
     /** A lab of one's own, to go on writing. */
@@ -186,10 +178,6 @@ public class Drafts {
 
     private Draft newest(UUID lab) {
         return drafts.findFirstByLabIdOrderByNumberDesc(lab).orElseThrow(() -> Problems.notFound("lab"));
-    }
-
-    private int version(UUID lab) {
-        return versions.findFirstByLabIdOrderByNumberDesc(lab).map(LabVersion::number).orElse(0);
     }
 
     private UUID mine(UUID labId, Person teacher) {

@@ -1,7 +1,6 @@
 package cauldron.server.labs;
 
 import jakarta.persistence.LockModeType;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,8 +10,6 @@ import org.springframework.data.jpa.repository.Query;
 interface LabRepository extends JpaRepository<Lab, UUID> {
 
     Optional<Lab> findBySlug(String slug);
-
-    List<Lab> findByOwnerId(UUID ownerId);
 
     long countByOwnerId(UUID ownerId);
 
