@@ -4,21 +4,22 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { Button, Dialog, Trouble } from '../ui';
-import { DueFields, forInput, type Due } from './DueFields';
+import { forInput, RuleFields, sent, sentRules, TimeFields, USUAL, type Rules, type Times } from './TermsFields';
 
-/** Another due time for a lab that is given, or taking it away. */
+/** Other terms for a lab that is given, or taking it away. */
 export function AssignmentSettings({ list }: { list: Schemas['ClassList'] }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [open, setOpen] = useState<'due' | 'remove' | null>(null);
-  const [due, setDue] = useState<Due>({ at: '', rule: 'MARKED' });
+  const [open, setOpen] = useState<'terms' | 'remove' | null>(null);
+  const [times, setTimes] = useState<Times>({ open: '', due: '' });
+  const [rules, setRules] = useState<Rules>(USUAL);
   const path = { params: { path: { id: list.id } } };
   const change = useMutation({
     mutationFn: () =>
       ask(
-        api.POST('/api/teaching/assignments/{id}/due', {
+        api.POST('/api/teaching/assignments/{id}/terms', {
           ...path,
-          body: { dueAt: due.at ? new Date(due.at).toISOString() : undefined, lateRule: due.rule },
+          body: { openAt: sent(times.open), dueAt: sent(times.due), ...sentRules(rules) },
         }),
       ),
     onSuccess: () => {
@@ -30,22 +31,24 @@ export function AssignmentSettings({ list }: { list: Schemas['ClassList'] }) {
     mutationFn: () => ask(api.DELETE('/api/teaching/assignments/{id}', path)),
     onSuccess: () => navigate('/'),
   });
+  const begun = list.students.filter((s) => s.workId).length;
   return (
     <>
       <Button
         onClick={() => {
-          setDue({ at: forInput(list.dueAt), rule: list.lateRule });
-          setOpen('due');
+          setTimes({ open: forInput(list.openAt), due: forInput(list.dueAt) });
+          setRules({ late: list.lateRule, again: list.again, tries: list.tries ? String(list.tries) : '' });
+          setOpen('terms');
         }}
       >
         <CalendarClock size={15} aria-hidden />
-        Due time
+        Times and rules
       </Button>
       <Button onClick={() => setOpen('remove')}>
         <Trash2 size={15} aria-hidden />
-        Take away
+        {begun ? 'Take away' : 'Take back'}
       </Button>
-      <Dialog open={open === 'due'} onClose={() => setOpen(null)} title={`When “${list.title}” is due`}>
+      <Dialog open={open === 'terms'} onClose={() => setOpen(null)} title={`Times and rules of “${list.title}”`}>
         <form
           className="flex flex-col gap-4"
           onSubmit={(e) => {
@@ -53,24 +56,36 @@ export function AssignmentSettings({ list }: { list: Schemas['ClassList'] }) {
             change.mutate();
           }}
         >
-          <DueFields due={due} onChange={setDue} />
+          <div>
+            <TimeFields times={times} onChange={setTimes} />
+            <p className="mt-1 text-fine text-soft">Leave a time empty for “at once” and “no due time”.</p>
+          </div>
+          <RuleFields rules={rules} onChange={setRules} />
           <Trouble error={change.error} />
           <Button kind="main" type="submit" disabled={change.isPending}>
             Keep it
           </Button>
         </form>
       </Dialog>
-      <Dialog open={open === 'remove'} onClose={() => setOpen(null)} title={`Take “${list.title}” away`}>
+      <Dialog
+        open={open === 'remove'}
+        onClose={() => setOpen(null)}
+        title={`Take “${list.title}” ${begun ? 'away' : 'back'}`}
+      >
         <div className="flex flex-col gap-4">
-          <p>
-            It leaves the pages of {list.className}, with the work of {list.students.filter((s) => s.workId).length}{' '}
-            students on it. Nothing of it is deleted, but nobody sees it any more.
-          </p>
+          {begun ? (
+            <p>
+              It leaves the pages of {list.className}, with the work of {begun} {begun === 1 ? 'student' : 'students'}{' '}
+              on it. Nothing of it is deleted, but nobody sees it any more.
+            </p>
+          ) : (
+            <p>Nobody has begun it yet. It leaves the pages of {list.className}; it can be given again at any time.</p>
+          )}
           <Trouble error={remove.error} />
           <div className="flex justify-end gap-2">
             <Button onClick={() => setOpen(null)}>Cancel</Button>
             <Button kind="main" disabled={remove.isPending} onClick={() => remove.mutate()}>
-              Take it away
+              {begun ? 'Take it away' : 'Take it back'}
             </Button>
           </div>
         </div>

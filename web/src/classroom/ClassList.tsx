@@ -1,10 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime, isPast, timeOfDay } from '../ui/dates';
 import { Shell } from '../shell/Shell';
-import { Trouble } from '../ui';
+import { Button, Trouble } from '../ui';
 import { AssignmentSettings } from './AssignmentSettings';
+import { MoreTime } from './MoreTime';
 
 const RULES = { OPEN: '', MARKED: ', later counts as late', CLOSED: ', then closed' };
 const STATES = { 'not-started': 'not started', working: 'working', submitted: 'handed in' } as Record<string, string>;
@@ -17,6 +19,7 @@ export function ClassList() {
     queryFn: () => ask(api.GET('/api/teaching/assignments/{id}', { params: { path: { id: assignmentId } } })),
     refetchInterval: 10_000,
   });
+  const [extending, setExtending] = useState<Schemas['StudentLine'] | null>(null);
   return (
     <Shell help="watch">
       <Trouble error={error} />
@@ -37,9 +40,11 @@ export function ClassList() {
             <AssignmentSettings list={data} />
           </div>
           <p className="mb-5 text-soft">
+            {data.openAt && !isPast(data.openAt) && `opens ${dayAndTime(data.openAt)}, `}
             {data.dueAt ? `${isPast(data.dueAt) ? 'was due' : 'due'} ${dayAndTime(data.dueAt)}` : 'no due time'}
             {data.dueAt && RULES[data.lateRule]} · class code <b className="mono text-ink">{data.code}</b>
           </p>
+          {data.newer && <Newer list={data} />}
           {data.students.length === 0 ? (
             <p>
               Nobody is in this class yet. Students join at this address with the code{' '}
@@ -59,24 +64,50 @@ export function ClassList() {
                     </th>
                   ))}
                   <th className="border-b">
+                    <span className="sr-only">Time</span>
+                  </th>
+                  <th className="border-b">
                     <span className="sr-only">Work</span>
                   </th>
                 </tr>
               </thead>
               <tbody>
                 {data.students.map((s) => (
-                  <Line key={s.studentId} s={s} of={data.points} />
+                  <Line key={s.studentId} s={s} onExtend={() => setExtending(s)} />
                 ))}
               </tbody>
             </table>
           )}
+          {extending && <MoreTime list={data} student={extending} onClose={() => setExtending(null)} />}
         </>
       )}
     </Shell>
   );
 }
 
-function Line({ s, of }: { s: Schemas['StudentLine']; of: number }) {
+/** The lab was changed since it was given. */
+function Newer({ list }: { list: Schemas['ClassList'] }) {
+  const queries = useQueryClient();
+  const move = useMutation({
+    mutationFn: () => ask(api.POST('/api/teaching/assignments/{id}/version', { params: { path: { id: list.id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['class-list', list.id] }),
+  });
+  const waiting = list.students.filter((s) => !s.workId).length;
+  return (
+    <div className="mb-4 flex items-center gap-4 rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
+      <p className="flex-1">
+        This lab has a newer version than was given. Whoever has begun stays with theirs
+        {waiting > 0 ? `; ${waiting} ${waiting === 1 ? 'has' : 'have'} not begun.` : '. Everybody has begun.'}
+      </p>
+      <Trouble error={move.error} />
+      <Button disabled={move.isPending} onClick={() => move.mutate()}>
+        Who begins now begins the new one
+      </Button>
+    </div>
+  );
+}
+
+function Line({ s, onExtend }: { s: Schemas['StudentLine']; onExtend: () => void }) {
   return (
     <tr className="not-last:border-b">
       <th scope="row" className="px-4 py-1.5 font-semibold">
@@ -93,12 +124,23 @@ function Line({ s, of }: { s: Schemas['StudentLine']; of: number }) {
           {STATES[s.state]}
         </span>
         {s.late && <span className="ml-2 rounded-house border border-ochre bg-wash px-1.5 text-fine">late</span>}
+        {s.earlier && <span className="ml-2 text-fine text-soft">earlier version</span>}
       </td>
       <td className="px-4">{s.part ?? ''}</td>
       <td className="px-4 text-fine text-soft">
         {s.submittedAt ? dayAndTime(s.submittedAt) : s.lastEntry ? timeOfDay(new Date(s.lastEntry)) : ''}
       </td>
-      <td className="mono px-4 text-right">{s.workId ? `${s.points} / ${of}` : ''}</td>
+      <td className="mono px-4 text-right">{s.workId ? `${s.points} / ${s.of}` : ''}</td>
+      <td className="px-2 text-fine">
+        <button
+          type="button"
+          className="text-indigo underline underline-offset-3"
+          aria-label={`More time for ${s.name}`}
+          onClick={onExtend}
+        >
+          {s.dueAt ? `until ${dayAndTime(s.dueAt)}` : 'more time'}
+        </button>
+      </td>
       <td className="px-4 text-right">
         {s.workId && (
           <Link

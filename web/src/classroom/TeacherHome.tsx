@@ -102,6 +102,7 @@ function GivenLab({ lab }: { lab: Schemas['GivenLab'] }) {
           {lab.title}
         </Link>
         <p className="text-fine text-soft">
+          {lab.openAt && !isPast(lab.openAt) && `opens ${dayAndTime(lab.openAt)}, `}
           {lab.dueAt ? `${isPast(lab.dueAt) ? 'was due' : 'due'} ${dayAndTime(lab.dueAt)}` : 'no due time'}
         </p>
       </div>

@@ -108,6 +108,16 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
     e.preventDefault();
     void draft.settle().then((kept) => kept && navigate(to));
   };
+  const [refused, setRefused] = useState<unknown>(null);
+  const tryIt = async () => {
+    if (!(await draft.settle())) return;
+    try {
+      const { workId } = await ask(api.POST('/api/teaching/tries', { body: { labId, asWritten: true } }));
+      void navigate(`/work/${workId}`, { state: { from: `/labs/${labId}/write` } });
+    } catch (e) {
+      setRefused(e);
+    }
+  };
   return (
     <header className="flex min-w-0 items-center gap-3 border-b bg-sheet px-4">
       <Link
@@ -132,6 +142,9 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
           Earlier states
         </Button>
         <Help at="write" />
+        <Button disabled={kept.faults.length > 0} onClick={() => void tryIt()}>
+          Try it
+        </Button>
         {kept.version > 0 && (
           <Link
             to={`/labs/${labId}`}
@@ -145,6 +158,9 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
           {ready ? `Version ${kept.version} is ready` : 'Make it ready to give'}
         </Button>
       </div>
+      <Dialog open={refused !== null} onClose={() => setRefused(null)} title="This can’t be tried yet">
+        <Trouble error={refused} />
+      </Dialog>
       {history && <Earlier labId={labId} draft={draft} onClose={() => setHistory(false)} />}
     </header>
   );

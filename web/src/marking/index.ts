@@ -2,3 +2,4 @@
 export { MarkForm } from './MarkForm';
 export { Reopen } from './Reopen';
 export { Tries } from './Tries';
+export { TryNote } from './TryNote';

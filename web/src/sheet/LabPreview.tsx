@@ -4,9 +4,9 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask } from '../api/client';
 import { Journal } from '../notebook/journal';
-import { DueFields, type Due } from '../classroom/DueFields';
+import { GiveDialog } from '../classroom/GiveDialog';
 import { Help } from '../shell/Help';
-import { Button, Dialog, Select, Trouble } from '../ui';
+import { Button, Trouble } from '../ui';
 import { BlockView } from '../blocks/BlockView';
 import { previewContext } from '../blocks/preview';
 import type { Sheet } from '../core';
@@ -23,6 +23,10 @@ export default function LabPreview() {
   const copying = useMutation({
     mutationFn: () => ask(api.POST('/api/drafts', { body: { labId } })),
     onSuccess: ({ id }) => navigate(`/labs/${id}/write`),
+  });
+  const trying = useMutation({
+    mutationFn: () => ask(api.POST('/api/teaching/tries', { body: { labId, asWritten: false } })),
+    onSuccess: ({ workId }) => navigate(`/work/${workId}`, { state: { from: `/labs/${labId}` } }),
   });
   const journal = useMemo(() => new Journal(`preview-${labId}`, {}), [labId]);
   if (error)
@@ -47,6 +51,9 @@ export default function LabPreview() {
         <span className="ml-auto">
           <Help at="give" />
         </span>
+        <Button disabled={trying.isPending} onClick={() => trying.mutate()}>
+          Try it
+        </Button>
         <Button disabled={copying.isPending} onClick={() => copying.mutate()}>
           Copy and change
         </Button>
@@ -54,7 +61,7 @@ export default function LabPreview() {
           Give to a class
         </Button>
       </header>
-      <Trouble error={copying.error} />
+      <Trouble error={copying.error ?? trying.error} />
       <main className="mx-auto grid max-w-6xl grid-cols-2 gap-5 px-6 py-6">
         {sheet.parts.map((part, i) => (
           <section key={part.id} className="flex flex-col gap-3 rounded-house border bg-sheet px-5 py-4">
@@ -89,60 +96,5 @@ function Offer({ block }: { block: Extract<Sheet['parts'][number]['blocks'][numb
         </p>
       ))}
     </div>
-  );
-}
-
-function GiveDialog({ labId, title, onClose }: { labId: string; title: string; onClose: () => void }) {
-  const navigate = useNavigate();
-  const classes = useQuery({ queryKey: ['classes'], queryFn: () => ask(api.GET('/api/classes')) });
-  const [classId, setClassId] = useState('');
-  const [due, setDue] = useState<Due>({ at: '', rule: 'MARKED' });
-  const chosen = classId || classes.data?.[0]?.id || '';
-  const give = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/teaching/assignments', {
-          body: {
-            classId: chosen,
-            labId,
-            dueAt: due.at ? new Date(due.at).toISOString() : undefined,
-            lateRule: due.rule,
-          },
-        }),
-      ),
-    onSuccess: ({ id }) => navigate(`/assignments/${id}`),
-  });
-  return (
-    <Dialog open onClose={onClose} title={`Give “${title}”`}>
-      {classes.data?.length === 0 ? (
-        <p>
-          You have no class yet.{' '}
-          <Link to="/" className="text-indigo underline">
-            Make one first
-          </Link>
-          .
-        </p>
-      ) : (
-        <form
-          className="flex flex-col gap-4"
-          onSubmit={(e) => {
-            e.preventDefault();
-            give.mutate();
-          }}
-        >
-          <Select
-            label="Class"
-            value={chosen}
-            onChange={setClassId}
-            options={(classes.data ?? []).map((c) => ({ id: c.id, name: `${c.name}, ${c.students} students` }))}
-          />
-          <DueFields due={due} onChange={setDue} />
-          <Trouble error={classes.error ?? give.error} />
-          <Button kind="main" type="submit" disabled={!chosen || give.isPending}>
-            Give it
-          </Button>
-        </form>
-      )}
-    </Dialog>
   );
 }

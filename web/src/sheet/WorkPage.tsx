@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useLocation, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../ui/dates';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
@@ -27,6 +27,8 @@ import { Workbench } from './Workbench';
 const marking = () => import('../marking');
 const MarkForm = lazy(async () => ({ default: (await marking()).MarkForm }));
 const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
+const TryNote = lazy(async () => ({ default: (await marking()).TryNote }));
+const TakeBack = lazy(() => import('./TakeBack'));
 const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
@@ -63,11 +65,21 @@ function Equipped({ data }: { data: Schemas['WorkView'] }) {
   return <WorkView data={data} />;
 }
 
+/** The way back for what is handed in, or was closed: of the student's own, or by the teacher. */
+function Again({ data, onDone }: { data: Schemas['WorkView']; onDone: () => Promise<unknown> }) {
+  if (data.own) return data.takesBack && <TakeBack work={data.id} onDone={onDone} />;
+  return (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={onDone} />;
+}
+
+/** Where a teacher began to try a lab. */
+const cameFrom = (state: unknown) => (state as { from?: string } | null)?.from ?? '/my-labs';
+
 function WorkView({ data }: { data: Schemas['WorkView'] }) {
   const sheet = data.sheet as unknown as Sheet;
   const readOnly = !data.own || !!data.submittedAt || data.closed;
   const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
   const queries = useQueryClient();
+  const { state } = useLocation();
   const [standing] = useState(() => new Standing());
   const atWork = useMemo(() => new SheetAtWork(sheet), [sheet]);
   const open = atWork.openParts((block) => journal.read(block, 'seal'));
@@ -119,7 +131,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
     <div className="grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[3.25rem_minmax(0,1fr)]">
       <header className="flex min-w-0 items-center gap-3 border-b bg-sheet px-4">
         <Link
-          to={data.own ? '/' : `/assignments/${data.assignmentId}`}
+          to={data.tryOf ? cameFrom(state) : data.own ? '/' : `/assignments/${data.assignmentId}`}
           aria-label="Back"
           className="rounded-house p-1.5 hover:bg-line/50"
         >
@@ -152,11 +164,10 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
               <b className="mono">{data.points}</b> of {sheet.points} points
             </p>
           )}
-          {!data.own && (data.submittedAt || data.closed) && (
-            <Suspense>
-              <Reopen work={data.id} onDone={refresh} />
-            </Suspense>
-          )}
+          <Suspense>
+            {data.tryOf && <TryNote lab={data.tryOf} from={cameFrom(state)} />}
+            <Again data={data} onDone={refresh} />
+          </Suspense>
           {!data.own && !data.submittedAt && !data.closed && <p className="text-fine text-soft">read only · working</p>}
           <Help at={data.own ? helpFor(part) : 'watch'} />
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />

@@ -89,7 +89,8 @@ class OperationsTest {
         String c = teacher.ask("/api/classes", "{\"name\":\"Physics 9\"}");
         code = Client.find("\"code\":\"([^\"]+)\"", c);
         String lab = Client.find("\"id\":\"([^\"]+)\",\"title\":\"The lamp keeper's clock\"", teacher.get("/api/labs").body());
-        teacher.ask("/api/teaching/assignments", "{\"classId\":\"" + Client.find("\"id\":\"([^\"]+)\"", c) + "\",\"labId\":\"" + lab + "\"}");
+        teacher.ask("/api/teaching/assignments", "{\"labId\":\"" + lab + "\",\"classes\":[{\"classId\":\""
+                + Client.find("\"id\":\"([^\"]+)\"", c) + "\"}]}");
         assertThat(admin.get("/api/admin/health").body()).contains("diskSpace");
         assertThat(admin.get("/api/admin/metrics/jvm.memory.used").statusCode()).isEqualTo(200);
         assertThat(teacher.get("/api/admin/health").statusCode()).isEqualTo(403);

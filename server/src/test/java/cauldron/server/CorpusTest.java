@@ -10,6 +10,7 @@ import cauldron.core.block.table.Gathered;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
+import cauldron.server.assignments.Terms;
 import cauldron.server.classes.Classes;
 import cauldron.server.labs.Labs;
 import cauldron.server.marking.Marking;
@@ -89,7 +90,7 @@ class CorpusTest {
                     row_number() over (partition by a.lab_version_id order by (select count(*) from entry e where e.work_id = w.id), w.id) as n
                   from work w join assignment a on a.id = w.assignment_id join account s on s.id = w.student_id
                   where s.user_name like '%.%') numbered where n % 3 = 1 order by lab, n""")
-                .query((r, n) -> titles.put(r.getObject(1, UUID.class), labs.sheet(r.getObject(2, UUID.class)).title())).list();
+                .query((r, n) -> titles.put(r.getObject(1, UUID.class), labs.sheet(r.getObject(2, UUID.class), null).title())).list();
         titles.forEach((work, title) -> good.add(corpus.stored(work, title)));
         List<Map<String, Object>> all = new ArrayList<>(good.subList(0, Math.min(GOOD, good.size())));
         for (int seed = 1; seed <= ODD; seed++) {
@@ -107,7 +108,7 @@ class CorpusTest {
                 .findFirst().orElseThrow();
         Assignments assignments = ServerExtension.bean(Assignments.class);
         Person student = ServerExtension.bean(Classes.class).join(code, "Reader " + UUID.randomUUID().toString().substring(0, 8), "none");
-        UUID given = assignments.give(teacher, schoolClass, lab.id(), null, Assignments.LateRule.OPEN).id();
+        UUID given = assignments.give(teacher, schoolClass, lab.id(), Terms.due(null)).id();
         UUID work = assignments.begin(given, student.id()).id();
         corpus.restore(notebook, work);
         Assignments.Opened opened = assignments.open(work, student);

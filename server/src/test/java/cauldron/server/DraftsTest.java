@@ -80,7 +80,7 @@ class DraftsTest {
         Visitor.read(ines.post("/api/drafts/" + lab + "/versions", Map.of()));
         assertThat(ines.json("/api/drafts/" + lab).get("version").asInt()).as("nothing new, no new version").isEqualTo(1);
         String klass = Visitor.read(ines.post("/api/classes", Map.of("name", "Makers " + UUID.randomUUID()))).get("id").asString();
-        assertThat(ines.post("/api/teaching/assignments", Map.of("classId", klass, "labId", lab)).statusCode()).isEqualTo(200);
+        assertThat(ines.post("/api/teaching/assignments", Map.of("labId", lab, "classes", List.of(Map.of("classId", klass)))).statusCode()).isEqualTo(200);
     }
 
     @Test
@@ -169,7 +169,7 @@ class DraftsTest {
         assertThat(tobiah.json("/api/drafts").toString()).doesNotContain(lab);
         String klass = Visitor.read(tobiah.post("/api/classes", Map.of("name", "Others " + UUID.randomUUID()))).get("id")
                 .asString();
-        assertThat(tobiah.post("/api/teaching/assignments", Map.of("classId", klass, "labId", lab)).statusCode()).isEqualTo(404);
+        assertThat(tobiah.post("/api/teaching/assignments", Map.of("labId", lab, "classes", List.of(Map.of("classId", klass)))).statusCode()).isEqualTo(404);
         Visitor student = Visitor.signedIn("esi.lund");
         assertThat(student.get("/api/drafts").statusCode()).isEqualTo(403);
         assertThat(student.get("/api/drafts/" + lab).statusCode()).isEqualTo(403);

@@ -107,8 +107,9 @@ class LimitsTest {
                 ines.postText("/api/classes", "application/json", "[" .repeat(5000)),
                 ines.postText("/api/classes", "application/json", "null"),
                 ines.post("/api/classes", Map.of("name", "n".repeat(300))),
-                ines.post("/api/teaching/assignments", Map.of("classId", "x", "labId", UUID.randomUUID())),
-                ines.post("/api/teaching/assignments", Map.of("classId", UUID.randomUUID(), "labId", UUID.randomUUID(), "dueAt", "+999999999-12-31T00:00:00Z")),
+                ines.post("/api/teaching/assignments", Map.of("labId", UUID.randomUUID(), "classes", List.of(Map.of("classId", "x")))),
+                ines.post("/api/teaching/assignments", Map.of("labId", UUID.randomUUID(), "classes",
+                        List.of(Map.of("classId", UUID.randomUUID(), "dueAt", "+999999999-12-31T00:00:00Z")))),
                 ines.get("/api/works/not-an-id"), ines.get("/api/teaching/assignments/%00"),
                 student.get("/api/admin/acts?before=x"),
                 student.post("/api/memberships", Map.of("code", "\u200b")));

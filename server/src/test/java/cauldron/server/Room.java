@@ -18,8 +18,8 @@ record Room(Visitor teacher, Visitor student, String assignment, String work) {
         Visitor teacher = Visitor.signedIn(teacherName);
         JsonNode made = Visitor.read(teacher.post("/api/classes", Map.of("name", "Room " + UUID.randomUUID())));
         String assignment = Visitor.read(teacher.post("/api/teaching/assignments",
-                Map.of("classId", made.get("id").asString(), "labId", lab, "dueAt", "2099-01-01T08:00:00Z")))
-                .get("id").asString();
+                Map.of("labId", lab, "classes", List.of(Map.of("classId", made.get("id").asString(), "dueAt",
+                        "2099-01-01T08:00:00Z"))))).get(0).get("id").asString();
         Visitor student = new Visitor();
         student.get("/api/me");
         assertThat(student.post("/api/join", Map.of("code", made.get("code").asString(), "displayName",

@@ -43,7 +43,7 @@ class StandingsTest {
             () -> room.student().post(work + "/checks", Map.of("block", "g", "number", "3", "unit", "m/s²")),
             () -> room.student().post(work + "/checks", Map.of("block", "g", "number", "9.7", "unit", "m/s²")),
             () -> room.student().post(work + "/trials", Map.of("id", UUID.randomUUID().toString(), "block", "films",
-                    "chosen", Map.of("cord", "tern", "release", "keel", "bob", "b120"))),
+                    "chosen", Map.of("cord", "tern", "release", "keel", "bob", "m120"))),
             () -> room.keep("why", "answer", Map.of("text", "A longer cord swings more slowly, as its bob has farther to go.")),
             () -> room.student().post(work + "/submission", Map.of()),
             () -> room.teacher().post(work + "/marks", Map.of("block", "why", "points", 2, "comment", "")),

@@ -171,8 +171,9 @@ class TeachingTest {
     void aDueTimeInThePastIsRefused() {
         Visitor ines = Visitor.signedIn("tobiah");
         JsonNode own = ines.json("/api/classes").get(0);
-        HttpResponse<String> answer = ines.post("/api/teaching/assignments", Map.of("classId", own.get("id").asString(),
-                "labId", ines.lab("The lamp keeper's clock"), "dueAt", "2001-01-01T00:00:00Z"));
+        HttpResponse<String> answer = ines.post("/api/teaching/assignments", Map.of("labId",
+                ines.lab("The lamp keeper's clock"), "classes", List.of(Map.of("classId", own.get("id").asString(),
+                        "dueAt", "2001-01-01T00:00:00Z"))));
         assertThat(answer.statusCode()).isEqualTo(400);
         assertThat(Visitor.read(answer).get("field").asString()).isEqualTo("dueAt");
     }

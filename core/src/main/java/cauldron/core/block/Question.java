@@ -8,4 +8,7 @@ public interface Question extends Block {
 
     /** How many tries can bring points. */
     int tries();
+
+    /** The same question with as many tries; what isn't checked stays so. */
+    Question withTries(int other);
 }

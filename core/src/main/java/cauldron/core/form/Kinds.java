@@ -84,6 +84,18 @@ public final class Kinds {
         };
     }
 
+    /** Text that says something, of at most so many characters. */
+    public static Kind<String> said(int most) {
+        Kind<String> plain = text(most);
+        return new Simple<>(Tree.of("type", "string", "minLength", 1.0, "maxLength", (double) most)) {
+            @Override
+            public String read(Object value, Where at) {
+                String text = plain.read(value, at);
+                return text != null && text.isBlank() ? wrong(at, "it can't be empty") : text;
+            }
+        };
+    }
+
     /** Text in Markdown, which the server sets. */
     public static Kind<String> markdown(int most) {
         Kind<String> plain = text(most);

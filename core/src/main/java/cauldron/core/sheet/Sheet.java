@@ -2,6 +2,7 @@ package cauldron.core.sheet;
 
 import cauldron.core.block.Block;
 import cauldron.core.block.Neighbours;
+import cauldron.core.block.Question;
 import cauldron.core.form.Fault;
 import cauldron.core.form.Where;
 import java.util.ArrayList;
@@ -75,6 +76,12 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
             }
         }
         return found;
+    }
+
+    /** The same lab, but so many tries at each question bring points. */
+    public Sheet withTries(int tries) {
+        return new Sheet(title, summary, minutes, apparatus, parts.stream().map(p -> new Part(p.id(), p.kind(), p.title(),
+                p.blocks().stream().map(b -> b instanceof Question q ? q.withTries(tries) : b).toList())).toList());
     }
 
     /** All points of the lab. */

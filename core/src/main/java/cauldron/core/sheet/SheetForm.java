@@ -2,6 +2,7 @@ package cauldron.core.sheet;
 
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.number;
+import static cauldron.core.form.Kinds.said;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 import static cauldron.core.form.Kinds.word;
@@ -20,7 +21,7 @@ public final class SheetForm extends Form<Sheet> {
 
     private final Field<Sheet, Integer> version = field("version", whole(1, Sheet.VERSION), (Sheet s) -> Sheet.VERSION)
             .otherwise(Sheet.VERSION).hidden().says("The version of sheets it is written in.");
-    private final Field<Sheet, String> title = field("title", text(200), Sheet::title);
+    private final Field<Sheet, String> title = field("title", said(200), Sheet::title);
     private final Field<Sheet, String> summary = field("summary", text(2000), Sheet::summary);
     private final Field<Sheet, Integer> minutes = field("minutes", whole(1, 1000), Sheet::minutes).says("How long it takes.");
     private final Field<Sheet, String> apparatus = field("apparatus", text(60), Sheet::apparatus);
@@ -47,7 +48,7 @@ public final class SheetForm extends Form<Sheet> {
     private static final class PartForm extends Form<Part> {
         private final Field<Part, String> id = field("id", text(60), Part::id);
         private final Field<Part, String> kind = field("kind", word("aim", "predict", "measure", "analyse", "explain"), Part::kind);
-        private final Field<Part, String> title = field("title", text(200), Part::title);
+        private final Field<Part, String> title = field("title", said(200), Part::title);
         private final Field<Part, List<Block>> blocks = field("blocks", list(Blocks.ALL, 200), Part::blocks);
 
         PartForm() {

@@ -8,54 +8,73 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.UuidGenerator;
 
-/** A lab given to a class. */
+/** A lab given to a class, or tried by a teacher. */
 @Entity
 class Assignment {
 
     @Id
     @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
     private UUID id;
+    /** Null where a teacher tries the lab. */
     private UUID classId;
     private UUID labVersionId;
+    private Instant openAt;
     private Instant dueAt;
     @Enumerated(EnumType.STRING)
-    private Assignments.LateRule lateRule = Assignments.LateRule.MARKED;
+    private Terms.LateRule lateRule;
+    private boolean again;
+    private Integer tries;
     private UUID onlyStudent;
+    private UUID triedBy;
     private Instant createdAt;
     private Instant removedAt;
 
     protected Assignment() {
     }
 
-    Assignment(UUID classId, UUID labVersionId, Instant dueAt, Instant createdAt) {
+    Assignment(UUID classId, UUID labVersionId, Terms terms, Instant createdAt) {
         this.classId = classId;
         this.labVersionId = labVersionId;
-        this.dueAt = dueAt;
         this.createdAt = createdAt;
+        on(terms);
     }
 
-    /** The same lab with the same times in another class, for one student alone. */
+    /** A lab that a teacher tries. */
+    static Assignment tried(UUID teacher, UUID labVersionId, Instant now) {
+        Assignment own = new Assignment(null, labVersionId, Terms.due(null), now);
+        own.triedBy = teacher;
+        return own;
+    }
+
+    /** The same lab with the same terms in another class, for one student alone. */
     Assignment forOne(UUID otherClass, UUID student, Instant now) {
-        Assignment copy = new Assignment(otherClass, labVersionId, dueAt, now);
-        copy.lateRule = lateRule;
+        Assignment copy = new Assignment(otherClass, labVersionId, terms(), now);
         copy.onlyStudent = student;
         return copy;
     }
 
-    void due(Instant at, Assignments.LateRule rule) {
-        dueAt = at;
-        lateRule = rule;
+    void on(Terms terms) {
+        openAt = terms.openAt();
+        dueAt = terms.dueAt();
+        lateRule = terms.lateRule();
+        again = terms.again();
+        tries = terms.tries();
+    }
+
+    /** Whoever begins from now on begins another version. */
+    void begunWith(UUID otherVersion) {
+        labVersionId = otherVersion;
     }
 
     void remove(Instant now) {
         removedAt = now;
     }
 
-    boolean removed() {
-        return removedAt != null;
+    private Terms terms() {
+        return new Terms(openAt, dueAt, lateRule, again, tries);
     }
 
     Assignments.AssignmentInfo info() {
-        return new Assignments.AssignmentInfo(id, classId, labVersionId, dueAt, lateRule, onlyStudent);
+        return new Assignments.AssignmentInfo(id, classId, labVersionId, terms(), onlyStudent, triedBy);
     }
 }

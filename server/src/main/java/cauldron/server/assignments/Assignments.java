@@ -9,8 +9,10 @@ import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -24,16 +26,20 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Assignments {
 
-    /** What happens after the due time: nothing, work counts as late, or work is closed. */
-    public enum LateRule { OPEN, MARKED, CLOSED }
-
     /**
-     * A lab given to a class; no due time is possible.
+     * A lab given to a class, or tried by a teacher.
      *
-     * @param onlyStudent the one student it is for, or null where it is for the class
+     * @param classId      null where it is tried
+     * @param labVersionId with which it is begun; who began before stays with an earlier one
+     * @param terms        as they are for the class, or for one student where it is asked for one
+     * @param onlyStudent  the one student it is for, or null where it is for the class
+     * @param triedBy      the teacher who tries it, or null where it is given
      */
-    public record AssignmentInfo(UUID id, UUID classId, UUID labVersionId, Instant dueAt, LateRule lateRule,
-                                 UUID onlyStudent) {
+    public record AssignmentInfo(UUID id, UUID classId, UUID labVersionId, Terms terms, UUID onlyStudent, UUID triedBy) {
+
+        public Instant dueAt() {
+            return terms.dueAt();
+        }
 
         /** Whether a student of the class has this lab. */
         public boolean isFor(UUID student) {
@@ -42,19 +48,22 @@ public class Assignments {
 
         /** Whether work handed in first at a time counts as late; not yet handed in, whether it would now. */
         public boolean late(WorkInfo work, Instant now) {
-            Instant in = work.firstSubmittedAt() == null ? now : work.firstSubmittedAt();
-            return dueAt != null && lateRule != LateRule.OPEN && in.isAfter(dueAt);
+            return terms.late(work.firstSubmittedAt() == null ? now : work.firstSubmittedAt());
         }
 
         /** Whether the due time has ended all work on it, but for what was opened again after it. */
         public boolean closed(Instant reopenedAt, Instant now) {
-            return dueAt != null && lateRule == LateRule.CLOSED && now.isAfter(dueAt)
-                    && (reopenedAt == null || reopenedAt.isBefore(dueAt));
+            return terms.closed(reopenedAt, now);
+        }
+
+        /** The same for one who has until then; null for one who has no more time than the others. */
+        public AssignmentInfo extended(Instant until) {
+            return new AssignmentInfo(id, classId, labVersionId, terms.extended(until), onlyStudent, triedBy);
         }
     }
 
     /** One student's work. */
-    public record WorkInfo(UUID id, UUID assignmentId, UUID studentId, int seed, Instant startedAt,
+    public record WorkInfo(UUID id, UUID assignmentId, UUID studentId, UUID labVersionId, int seed, Instant startedAt,
                            Instant submittedAt, Instant firstSubmittedAt, Instant reopenedAt) {
     }
 
@@ -68,6 +77,7 @@ public class Assignments {
 
     private final AssignmentRepository assignments;
     private final WorkRepository works;
+    private final ExtensionRepository extensions;
     private final WorkLock lock;
     private final Classes classes;
     private final Labs labs;
@@ -75,10 +85,11 @@ public class Assignments {
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    Assignments(AssignmentRepository assignments, WorkRepository works, WorkLock lock, Classes classes, Labs labs, JsonMapper json,
-            Clock clock) {
+    Assignments(AssignmentRepository assignments, WorkRepository works, ExtensionRepository extensions, WorkLock lock,
+            Classes classes, Labs labs, JsonMapper json, Clock clock) {
         this.assignments = assignments;
         this.works = works;
+        this.extensions = extensions;
         this.lock = lock;
         this.classes = classes;
         this.labs = labs;
@@ -88,19 +99,52 @@ public class Assignments {
 
     /** Gives the newest version of a lab to a class of this teacher. */
     @Transactional
-    public AssignmentInfo give(UUID teacher, UUID classId, UUID labId, Instant dueAt, LateRule rule) {
+    public AssignmentInfo give(UUID teacher, UUID classId, UUID labId, Terms terms) {
         classes.ownedBy(classId, teacher);
-        Assignment a = new Assignment(classId, labs.newest(labId, teacher).versionId(), dueAt, clock.instant());
-        a.due(dueAt, rule);
-        return assignments.save(a).info();
+        return assignments.save(new Assignment(classId, labs.newest(labId, teacher).versionId(), terms, clock.instant()))
+                .info();
     }
 
-    /** Another due time or another rule for what comes after it. */
+    /** Other terms from now on. */
     @Transactional
-    public AssignmentInfo due(UUID teacher, UUID assignmentId, Instant dueAt, LateRule rule) {
+    public AssignmentInfo change(UUID teacher, UUID assignmentId, Terms terms) {
         Assignment a = owned(assignmentId, teacher);
-        a.due(dueAt, rule);
+        a.on(terms);
         return a.info();
+    }
+
+    /** Whoever has not begun yet begins the newest version of the lab; those at work stay with theirs. */
+    @Transactional
+    public AssignmentInfo renew(UUID teacher, UUID assignmentId) {
+        Assignment a = owned(assignmentId, teacher);
+        a.begunWith(labs.newestOf(a.info().labVersionId()));
+        return a.info();
+    }
+
+    /** Another due time for one student alone, or none of their own any more where it is null. */
+    @Transactional
+    public AssignmentInfo extend(UUID teacher, UUID assignmentId, UUID student, Instant until) {
+        AssignmentInfo a = owned(assignmentId, teacher).info();
+        if (!a.isFor(student) || !classes.isMember(a.classId(), student)) {
+            throw Problems.notFound("student");
+        }
+        Extension before = extensions.findByAssignmentIdAndStudentId(assignmentId, student).orElse(null);
+        if (until == null && before != null) {
+            extensions.delete(before);
+        } else if (before != null) {
+            before.until(until, clock.instant());
+        } else if (until != null) {
+            extensions.save(new Extension(assignmentId, student, until, clock.instant()));
+        }
+        return a;
+    }
+
+    /** Who of a class has more time, and until when. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Instant> extensions(UUID assignmentId) {
+        Map<UUID, Instant> map = new LinkedHashMap<>();
+        extensions.findByAssignmentId(assignmentId).forEach(e -> map.put(e.studentId(), e.dueAt()));
+        return map;
     }
 
     /** Takes an assignment away. What was done on it is kept, but nobody sees it any more. */
@@ -131,8 +175,30 @@ public class Assignments {
         return owned(assignmentId, teacher).info();
     }
 
+    /** What was given to a student's classes, each on the terms that they are for this student. */
+    @Transactional(readOnly = true)
+    public List<AssignmentInfo> ofStudent(UUID student, Collection<UUID> classIds) {
+        List<AssignmentInfo> given = ofClasses(classIds).stream().filter(a -> a.isFor(student)).toList();
+        Map<UUID, Instant> until = new LinkedHashMap<>();
+        extensions.findByAssignmentIdInAndStudentId(given.stream().map(AssignmentInfo::id).toList(), student)
+                .forEach(e -> until.put(e.assignmentId(), e.dueAt()));
+        return given.stream().map(a -> a.extended(until.get(a.id()))).toList();
+    }
+
+    /** The sheet with which an assignment is begun. */
     public Sheet sheet(AssignmentInfo assignment) {
-        return labs.sheet(assignment.labVersionId());
+        return labs.sheet(assignment.labVersionId(), assignment.terms().tries());
+    }
+
+    /** The sheet that a work on an assignment follows. */
+    public Sheet sheet(AssignmentInfo assignment, WorkInfo work) {
+        return labs.sheet(work.labVersionId(), assignment.terms().tries());
+    }
+
+    /** Whether a lab that was given has a newer version. */
+    @Transactional(readOnly = true)
+    public boolean hasNewer(AssignmentInfo assignment) {
+        return !labs.newestOf(assignment.labVersionId()).equals(assignment.labVersionId());
     }
 
     /** All work on assignments. */
@@ -156,22 +222,36 @@ public class Assignments {
     public WorkInfo begin(UUID assignmentId, UUID student, int seed) {
         AssignmentInfo a = assignments.findByIdAndRemovedAtIsNull(assignmentId).map(Assignment::info)
                 .orElseThrow(() -> Problems.notFound("assignment"));
-        if (!a.isFor(student) || !classes.isMember(a.classId(), student)) {
+        if (a.classId() == null || !a.isFor(student) || !classes.isMember(a.classId(), student)) {
             throw Problems.notFound("assignment");
         }
         Work found = works.findByAssignmentIdAndStudentId(assignmentId, student).orElse(null);
         if (found != null) {
             return found.info();
         }
-        if (a.closed(null, clock.instant())) {
+        if (a.terms().waits(clock.instant())) {
+            throw Problems.conflict("not-yet", "This lab isn't open yet.");
+        }
+        if (extendedFor(a, student).closed(null, clock.instant())) {
             throw closed();
         }
         try {
-            return works.save(new Work(assignmentId, student, seed, clock.instant())).info();
+            return works.save(new Work(a, student, seed, clock.instant())).info();
         } catch (DataIntegrityViolationException e) {
             // Begun at the same moment in another tab.
             return works.findByAssignmentIdAndStudentId(assignmentId, student).orElseThrow().info();
         }
+    }
+
+    private AssignmentInfo extendedFor(AssignmentInfo a, UUID student) {
+        return a.extended(extensions.findByAssignmentIdAndStudentId(a.id(), student).map(Extension::dueAt).orElse(null));
+    }
+
+    /** A teacher's own try of a version, with values of its own; it stands in no class. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public WorkInfo tryOut(UUID teacher, UUID labVersionId) {
+        AssignmentInfo own = assignments.save(Assignment.tried(teacher, labVersionId, clock.instant())).info();
+        return works.save(new Work(own, teacher, random.nextInt(), clock.instant())).info();
     }
 
     /** A work for its student or for the teacher of its class; 404 for anyone else. */
@@ -180,15 +260,16 @@ public class Assignments {
         WorkInfo work = works.findById(workId).map(Work::info).orElseThrow(() -> Problems.notFound("work"));
         AssignmentInfo a = assignments.findByIdAndRemovedAtIsNull(work.assignmentId()).map(Assignment::info)
                 .orElseThrow(() -> Problems.notFound("work"));
-        boolean own = work.studentId().equals(person.id()) && classes.isMember(a.classId(), person.id());
+        boolean own = work.studentId().equals(person.id())
+                && (person.id().equals(a.triedBy()) || a.classId() != null && classes.isMember(a.classId(), person.id()));
         if (!own) {
-            boolean teaches = person.role() == Person.Role.TEACHER
+            boolean teaches = a.classId() != null && person.role() == Person.Role.TEACHER
                     && classes.byId(Set.of(a.classId())).get(a.classId()).teacherId().equals(person.id());
             if (!teaches) {
                 throw Problems.notFound("work");
             }
         }
-        return new Opened(work, a, labs.sheet(a.labVersionId()), own);
+        return new Opened(work, extendedFor(a, work.studentId()), sheet(a, work), own);
     }
 
     /**
@@ -198,7 +279,7 @@ public class Assignments {
     @Transactional(propagation = Propagation.MANDATORY)
     public Held hold(UUID workId, Person student) {
         WorkLock.Row r = lock.hold(workId, student.id()).orElseThrow(() -> Problems.notFound("work"));
-        if (r.submittedAt() != null) {
+        if (r.work().submittedAt() != null) {
             throw Problems.conflict("handed-in", "This work is handed in and can't be changed any more.");
         }
         if (r.archived()) {
@@ -208,7 +289,7 @@ public class Assignments {
             throw closed();
         }
         Set<String> sealed = new LinkedHashSet<>(json.readValue(r.sealed(), new TypeReference<List<String>>() { }));
-        return new Held(r.work(), r.assignment(), labs.sheet(r.assignment().labVersionId()), sealed);
+        return new Held(r.work(), r.assignment(), sheet(r.assignment(), r.work()), sealed);
     }
 
     private static RuntimeException closed() {
@@ -228,15 +309,27 @@ public class Assignments {
         works.findById(workId).orElseThrow().submit(at);
     }
 
+    /** Lets a student go on with what is handed in, where the terms allow it. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takeBack(UUID workId, Person student) {
+        WorkLock.Row r = lock.hold(workId, student.id()).orElseThrow(() -> Problems.notFound("work"));
+        if (r.work().submittedAt() == null) {
+            return;
+        }
+        if (r.archived() || !r.assignment().terms().takesBack(clock.instant())) {
+            throw Problems.conflict("not-again", "What is handed in can't be taken back any more. Ask your teacher.");
+        }
+        works.findById(workId).orElseThrow().takeBack();
+    }
+
     /** Gives a handed-in or closed work back to its student. */
     @Transactional
     public WorkInfo reopen(UUID workId, Person teacher) {
-        open(workId, teacher);
-        Work work = works.findById(workId).orElseThrow();
-        if (!teacher.id().equals(classes.byId(Set.of(assignments.findById(work.assignmentId()).orElseThrow().info()
-                .classId())).values().iterator().next().teacherId())) {
+        // A try is its teacher's own and is given back, too.
+        if (open(workId, teacher).own() && teacher.role() != Person.Role.TEACHER) {
             throw Problems.notFound("work");
         }
+        Work work = works.findById(workId).orElseThrow();
         work.reopen(clock.instant());
         return work.info();
     }

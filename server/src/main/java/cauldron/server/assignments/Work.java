@@ -21,6 +21,7 @@ class Work {
     private UUID id;
     private UUID assignmentId;
     private UUID studentId;
+    private UUID labVersionId;
     private int seed;
     private Instant startedAt;
     private Instant submittedAt;
@@ -33,9 +34,10 @@ class Work {
     protected Work() {
     }
 
-    Work(UUID assignmentId, UUID studentId, int seed, Instant startedAt) {
-        this.assignmentId = assignmentId;
+    Work(Assignments.AssignmentInfo assignment, UUID studentId, int seed, Instant startedAt) {
+        this.assignmentId = assignment.id();
         this.studentId = studentId;
+        this.labVersionId = assignment.labVersionId();
         this.seed = seed;
         this.startedAt = startedAt;
     }
@@ -50,6 +52,12 @@ class Work {
         reopenedAt = now;
     }
 
+    /** Its student goes on with it before it is due: it hasn't been handed in, then. */
+    void takeBack() {
+        submittedAt = null;
+        firstSubmittedAt = null;
+    }
+
     void moveTo(UUID otherAssignment) {
         assignmentId = otherAssignment;
     }
@@ -59,7 +67,7 @@ class Work {
     }
 
     Assignments.WorkInfo info() {
-        return new Assignments.WorkInfo(id, assignmentId, studentId, seed, startedAt, submittedAt, firstSubmittedAt,
+        return new Assignments.WorkInfo(id, assignmentId, studentId, labVersionId, seed, startedAt, submittedAt, firstSubmittedAt,
                 reopenedAt);
     }
 }

@@ -19,12 +19,16 @@ import org.springframework.stereotype.Component;
 class WorkLock {
 
     private static final String HOLD = """
-            select w.assignment_id, w.student_id, w.seed, w.started_at, w.submitted_at, w.first_submitted_at,
-              w.reopened_at, w.sealed, a.class_id, a.lab_version_id, a.due_at, a.late_rule,
+            select w.assignment_id, w.student_id, w.lab_version_id, w.seed, w.started_at, w.submitted_at,
+              w.first_submitted_at, w.reopened_at, w.sealed, a.class_id, a.lab_version_id as now_given, a.open_at,
+              coalesce(e.due_at, a.due_at) as due_at, a.late_rule, a.again, a.tries, a.tried_by,
               c.archived_at is not null as archived
-            from work w join assignment a on a.id = w.assignment_id join school_class c on c.id = a.class_id
-              join membership m on m.class_id = c.id and m.student_id = w.student_id
-            where w.id = ? and w.student_id = ? and m.left_at is null and a.removed_at is null
+            from work w join assignment a on a.id = w.assignment_id
+              left join extension e on e.assignment_id = a.id and e.student_id = w.student_id
+              left join school_class c on c.id = a.class_id
+              left join membership m on m.class_id = c.id and m.student_id = w.student_id and m.left_at is null
+            where w.id = ? and w.student_id = ? and a.removed_at is null
+              and (m.id is not null or a.tried_by = w.student_id)
             for no key update of w""";
 
     /**
@@ -32,8 +36,7 @@ class WorkLock {
      *
      * @param sealed a JSON list of block ids
      */
-    record Row(Assignments.WorkInfo work, Assignments.AssignmentInfo assignment, Instant submittedAt, String sealed,
-               boolean archived) {
+    record Row(Assignments.WorkInfo work, Assignments.AssignmentInfo assignment, String sealed, boolean archived) {
     }
 
     private final JdbcClient jdbc;
@@ -54,12 +57,17 @@ class WorkLock {
     private static Row row(UUID workId, ResultSet r) throws SQLException {
         UUID assignment = r.getObject("assignment_id", UUID.class);
         return new Row(
-                new Assignments.WorkInfo(workId, assignment, r.getObject("student_id", UUID.class), r.getInt("seed"),
-                        instant(r, "started_at"), null, instant(r, "first_submitted_at"), instant(r, "reopened_at")),
+                new Assignments.WorkInfo(workId, assignment, r.getObject("student_id", UUID.class),
+                        r.getObject("lab_version_id", UUID.class), r.getInt("seed"), instant(r, "started_at"),
+                        instant(r, "submitted_at"), instant(r, "first_submitted_at"), instant(r, "reopened_at")),
                 new Assignments.AssignmentInfo(assignment, r.getObject("class_id", UUID.class),
-                        r.getObject("lab_version_id", UUID.class), instant(r, "due_at"),
-                        Assignments.LateRule.valueOf(r.getString("late_rule")), null),
-                instant(r, "submitted_at"), r.getString("sealed"), r.getBoolean("archived"));
+                        r.getObject("now_given", UUID.class), terms(r), null, r.getObject("tried_by", UUID.class)),
+                r.getString("sealed"), r.getBoolean("archived"));
+    }
+
+    private static Terms terms(ResultSet r) throws SQLException {
+        return new Terms(instant(r, "open_at"), instant(r, "due_at"), Terms.LateRule.valueOf(r.getString("late_rule")),
+                r.getBoolean("again"), r.getObject("tries", Integer.class));
     }
 
     private static Instant instant(ResultSet r, String column) throws SQLException {

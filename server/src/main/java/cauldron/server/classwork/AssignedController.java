@@ -7,7 +7,6 @@ import cauldron.server.platform.Person;
 import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,8 +23,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/assigned")
 class AssignedController {
 
+    /**
+     * A lab of a student.
+     *
+     * @param state waiting (not open yet), not-started, working, returned (given back by the teacher) or submitted
+     */
     record AssignedLab(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
-                       @NotNull String className, Instant dueAt, @NotNull String state, String part,
+                       @NotNull String className, Instant openAt, Instant dueAt, @NotNull String state, String part,
                        @NotNull Double points, @NotNull Double of, @NotNull Boolean marked,
                        @NotNull Boolean late, @NotNull Boolean closed) {
     }
@@ -49,29 +53,36 @@ class AssignedController {
     List<AssignedLab> mine(@AuthenticationPrincipal Person me) {
         Map<UUID, Classes.ClassInfo> own = classes.byId(classes.ofStudent(me.id()));
         own.values().removeIf(Classes.ClassInfo::archived);
-        List<Assignments.AssignmentInfo> given = assignments.ofClasses(own.keySet()).stream()
-                .filter(a -> a.isFor(me.id())).toList();
-        Instant now = clock.instant();
+        List<Assignments.AssignmentInfo> given = assignments.ofStudent(me.id(), own.keySet());
+        Map<UUID, Assignments.AssignmentInfo> givenById = new LinkedHashMap<>();
+        given.forEach(a -> givenById.put(a.id(), a));
         Map<UUID, Sheet> sheets = new LinkedHashMap<>();
-        given.forEach(a -> sheets.put(a.id(), assignments.sheet(a)));
         Map<UUID, Assignments.WorkInfo> workOn = new LinkedHashMap<>();
-        assignments.worksOf(me.id()).stream().filter(w -> sheets.containsKey(w.assignmentId()))
-                .forEach(w -> workOn.put(w.assignmentId(), w));
-        Map<UUID, Standings.Standing> stands = standings.of(workOn.values(), sheets);
-        List<AssignedLab> list = new ArrayList<>();
-        for (Assignments.AssignmentInfo a : given) {
-            Sheet sheet = sheets.get(a.id());
+        assignments.worksOf(me.id()).stream().filter(w -> givenById.containsKey(w.assignmentId())).forEach(w -> {
+            workOn.put(w.assignmentId(), w);
+            sheets.put(w.id(), assignments.sheet(givenById.get(w.assignmentId()), w));
+        });
+        Map<UUID, Standings.Standing> stands = standings.of(sheets);
+        return given.stream().map(a -> {
             Assignments.WorkInfo work = workOn.get(a.id());
-            Standings.Standing s = work == null ? null : stands.get(work.id());
-            Sheet.Part at = s == null ? sheet.parts().get(0) : s.at(sheet);
-            list.add(new AssignedLab(a.id(), sheet.title(), sheet.summary(), sheet.minutes(),
-                    own.get(a.classId()).name(), a.dueAt(),
-                    work == null ? "not-started" : work.submittedAt() == null ? "working" : "submitted",
-                    at == null ? null : at.title(), s == null ? 0 : s.points(), sheet.points(),
-                    s != null && !s.unmarked(), work != null && a.late(work, now),
-                    (work == null || work.submittedAt() == null) && a.closed(work == null ? null : work.reopenedAt(), now)));
-        }
-        return list;
+            return line(a, own.get(a.classId()), work, work == null ? assignments.sheet(a) : sheets.get(work.id()),
+                    work == null ? null : stands.get(work.id()));
+        }).toList();
+    }
+
+    private AssignedLab line(Assignments.AssignmentInfo a, Classes.ClassInfo of, Assignments.WorkInfo work, Sheet sheet,
+            Standings.Standing s) {
+        Instant now = clock.instant();
+        Sheet.Part at = s == null ? sheet.parts().get(0) : s.at(sheet);
+        boolean in = work != null && work.submittedAt() != null;
+        String state = work == null ? a.terms().waits(now) ? "waiting" : "not-started" : in ? "submitted"
+                : work.reopenedAt() != null ? "returned" : "working";
+        // Who has nothing in yet is late as soon as it was due.
+        boolean late = work == null ? a.terms().late(now) : a.late(work, now);
+        return new AssignedLab(a.id(), sheet.title(), sheet.summary(), sheet.minutes(), of.name(),
+                a.terms().openAt(), a.dueAt(), state, at == null ? null : at.title(), s == null ? 0 : s.points(),
+                sheet.points(), s != null && !s.unmarked(), late,
+                !in && a.closed(work == null ? null : work.reopenedAt(), now));
     }
 
     /** Opens the student's work on a lab, beginning it if need be. */

@@ -1,7 +1,6 @@
 package cauldron.server.classwork;
 
 import cauldron.core.sheet.Sheet;
-import cauldron.server.assignments.Assignments;
 import cauldron.server.marking.Marking;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -9,7 +8,6 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -88,14 +86,14 @@ class Standings {
         jdbc.sql("delete from standing").update();
     }
 
-    /** How each of some works stands; the sheets by assignment. */
-    Map<UUID, Standing> of(Collection<Assignments.WorkInfo> works, Map<UUID, Sheet> sheetOfAssignment) {
+    /** How each of some works stands, each with its sheet. */
+    Map<UUID, Standing> of(Map<UUID, Sheet> sheets) {
         Map<UUID, Standing> map = new LinkedHashMap<>();
-        if (works.isEmpty()) {
+        if (sheets.isEmpty()) {
             return map;
         }
         Map<UUID, Row> old = new LinkedHashMap<>();
-        for (Row row : jdbc.sql(READ).param("ids", works.stream().map(Assignments.WorkInfo::id).toList())
+        for (Row row : jdbc.sql(READ).param("ids", List.copyOf(sheets.keySet()))
                 .query(Standings::row).list()) {
             if (row.current()) {
                 map.put(row.work(), row.kept());
@@ -103,9 +101,10 @@ class Standings {
                 old.put(row.work(), row);
             }
         }
-        List<Assignments.WorkInfo> again = works.stream().filter(w -> old.containsKey(w.id())).toList();
+        Map<UUID, Sheet> again = new LinkedHashMap<>(sheets);
+        again.keySet().retainAll(old.keySet());
         Map<UUID, Standing> found = new LinkedHashMap<>();
-        marking.standings(again, sheetOfAssignment).forEach((work, s) -> {
+        marking.standings(again).forEach((work, s) -> {
             Sheet.Part at = s.progress().at();
             found.put(work, new Standing(at == null ? null : s.progress().sheet().parts().indexOf(at), s.points(),
                     s.unmarked(), s.tried().values().stream().mapToInt(t -> t.all().size()).sum(), s.lastEntry()));

@@ -2,6 +2,7 @@ package cauldron.server.demo;
 
 import cauldron.server.accounts.Accounts;
 import cauldron.server.assignments.Assignments;
+import cauldron.server.assignments.Terms;
 import cauldron.server.classes.Classes;
 import cauldron.server.labs.Labs;
 import cauldron.server.platform.Person;
@@ -112,8 +113,7 @@ class DemoSchool {
             int[] stages) {
         Instant dueAt = clock.instant().plus(due).truncatedTo(ChronoUnit.HOURS);
         Assignments.AssignmentInfo given = assignments.give(teacher.id(), to.id(), labs.shipped(script.slug()).id(),
-                dueAt,
-                Assignments.LateRule.MARKED);
+                Terms.due(dueAt));
         for (int i = 0; i < students.size(); i++) {
             int stage = stages[i % stages.length];
             if (stage > DemoStudent.NOT_STARTED) {

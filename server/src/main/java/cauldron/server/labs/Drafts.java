@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Labs as their teachers write them: copied, changed with all states kept, and made a version once nothing is wrong. */
@@ -62,7 +63,7 @@ public class Drafts {
     public UUID copy(UUID labId, Person teacher) {
         Lab from = labs.findById(labId).filter(l -> l.isReadableBy(teacher.id())).orElseThrow(() -> Problems.notFound("lab"));
         Map<String, Object> sheet = new LinkedHashMap<>(drafts.findFirstByLabIdOrderByNumberDesc(labId).map(Draft::sheet)
-                .orElseGet(() -> versions.findFirstByLabIdOrderByNumberDesc(labId).map(LabVersion::sheet)
+                .orElseGet(() -> versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(labId).map(LabVersion::sheet)
                         .orElseThrow(() -> Problems.notFound("lab"))));
         String title = sheet.get("title") instanceof String t ? t : "lab";
         String copied = "Copy of " + title;
@@ -144,13 +145,35 @@ public class Drafts {
         UUID lab = held(labId, teacher);
         Draft draft = newest(lab);
         Open now = opened(lab, draft);
-        if (!now.faults().isEmpty()) {
-            throw Problems.conflict("faults", "Something is wrong in this lab yet: " + now.faults().get(0).text() + ".");
-        }
+        requireSound(now);
         if (now.changed()) {
             versions.save(new LabVersion(lab, now.version() + 1, draft.sheet(), clock.instant()));
         }
         return opened(lab, draft);
+    }
+
+    /** Holds a lab of one's own until the transaction ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void hold(UUID labId, Person teacher) {
+        held(labId, teacher);
+    }
+
+    /** The newest state as a version to be tried, not to be given; what was tried before is forgotten. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public UUID toTry(UUID labId, Person teacher) {
+        UUID lab = held(labId, teacher);
+        Draft draft = newest(lab);
+        Open now = opened(lab, draft);
+        requireSound(now);
+        versions.deleteByLabIdAndNumberNull(lab);
+        return now.changed() ? versions.save(new LabVersion(lab, null, draft.sheet(), clock.instant())).id()
+                : versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(lab).orElseThrow().id();
+    }
+
+    private static void requireSound(Open now) {
+        if (!now.faults().isEmpty()) {
+            throw Problems.conflict("faults", "Something is wrong in this lab yet: " + now.faults().get(0).text() + ".");
+        }
     }
 
     private Draft keep(UUID lab, Draft last, Map<String, Object> sheet) {
@@ -162,7 +185,7 @@ public class Drafts {
     }
 
     private Open opened(UUID lab, Draft draft) {
-        LabVersion given = versions.findFirstByLabIdOrderByNumberDesc(lab).orElse(null);
+        LabVersion given = versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(lab).orElse(null);
         boolean changed = given == null || !given.sheet().equals(draft.sheet());
         int version = given == null ? 0 : given.number();
         try {

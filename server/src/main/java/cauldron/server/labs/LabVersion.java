@@ -17,7 +17,8 @@ class LabVersion {
     @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
     private UUID id;
     private UUID labId;
-    private int number;
+    /** Null of what is tried while it is written. */
+    private Integer number;
     @JdbcTypeCode(SqlTypes.JSON)
     private Map<String, Object> sheet;
     private Instant createdAt;
@@ -25,7 +26,7 @@ class LabVersion {
     protected LabVersion() {
     }
 
-    LabVersion(UUID labId, int number, Map<String, Object> sheet, Instant createdAt) {
+    LabVersion(UUID labId, Integer number, Map<String, Object> sheet, Instant createdAt) {
         this.labId = labId;
         this.number = number;
         this.sheet = sheet;

@@ -8,7 +8,16 @@ import org.springframework.data.jpa.repository.Query;
 
 interface LabVersionRepository extends JpaRepository<LabVersion, UUID> {
 
-    Optional<LabVersion> findFirstByLabIdOrderByNumberDesc(UUID labId);
+    Optional<LabVersion> findFirstByLabIdAndNumberNotNullOrderByNumberDesc(UUID labId);
+
+    @Query("select v.labId from LabVersion v where v.id = ?1")
+    Optional<UUID> labOf(UUID id);
+
+    @Query("select v.id from LabVersion v where v.labId = (select w.labId from LabVersion w where w.id = ?1)"
+            + " and v.number is not null order by v.number desc limit 1")
+    Optional<UUID> newestOf(UUID id);
+
+    void deleteByLabIdAndNumberNull(UUID labId);
 
     @Query("select v from LabVersion v join Lab l on l.id = v.labId where v.number = (select max(w.number) from LabVersion w"
             + " where w.labId = v.labId) and l.ownerId is null order by v.createdAt")

@@ -30,6 +30,10 @@ public class Labs {
     public record LabInfo(UUID id, UUID versionId, Sheet sheet) {
     }
 
+    /** A version with as many tries as were given with it. */
+    private record Given(UUID version, Integer tries) {
+    }
+
     private static final Logger LOG = LoggerFactory.getLogger(Labs.class);
 
     private final LabRepository labs;
@@ -37,7 +41,7 @@ public class Labs {
     private final JsonMapper json;
     private final Clock clock;
     /** Versions never change, so a sheet is read from its tree once. */
-    private final Cache<UUID, Sheet> sheets = Caffeine.newBuilder().maximumSize(500).build();
+    private final Cache<Given, Sheet> sheets = Caffeine.newBuilder().maximumSize(500).build();
 
     Labs(LabRepository labs, LabVersionRepository versions, JsonMapper json, Clock clock) {
         this.labs = labs;
@@ -58,7 +62,7 @@ public class Labs {
             }
             Sheet.fromTree(tree);
             Lab lab = labs.findBySlug(slug).orElseGet(() -> labs.save(new Lab(slug, clock.instant())));
-            LabVersion last = versions.findFirstByLabIdOrderByNumberDesc(lab.id()).orElse(null);
+            LabVersion last = versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(lab.id()).orElse(null);
             if (last == null || !json.valueToTree(last.sheet()).equals(json.valueToTree(tree))) {
                 int number = last == null ? 1 : last.number() + 1;
                 versions.save(new LabVersion(lab.id(), number, tree, clock.instant()));
@@ -81,7 +85,7 @@ public class Labs {
     }
 
     private LabInfo newest(UUID labId) {
-        return versions.findFirstByLabIdOrderByNumberDesc(labId).map(this::info)
+        return versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(labId).map(this::info)
                 .orElseThrow(() -> Problems.notFound("lab"));
     }
 
@@ -91,14 +95,33 @@ public class Labs {
         return labs.findBySlug(slug).map(lab -> newest(lab.id())).orElseThrow(() -> Problems.notFound("lab"));
     }
 
-    /** The sheet of a version. */
+    /**
+     * The sheet of a version.
+     *
+     * @param tries how many tries at a question bring points, or null as the lab says
+     */
     @Transactional(readOnly = true)
-    public Sheet sheet(UUID versionId) {
-        return sheets.get(versionId, id -> Sheet.fromTree(versions.findById(id)
-                .orElseThrow(() -> Problems.notFound("lab")).sheet()));
+    public Sheet sheet(UUID versionId, Integer tries) {
+        return sheets.get(new Given(versionId, tries), g -> {
+            Map<String, Object> tree = versions.findById(versionId).orElseThrow(() -> Problems.notFound("lab")).sheet();
+            Sheet sheet = Sheet.fromTree(tree);
+            return tries == null ? sheet : sheet.withTries(tries);
+        });
+    }
+
+    /** The lab that a version is of. */
+    @Transactional(readOnly = true)
+    public UUID labOf(UUID versionId) {
+        return versions.labOf(versionId).orElseThrow(() -> Problems.notFound("lab"));
+    }
+
+    /** The newest version of the lab that a version is of. */
+    @Transactional(readOnly = true)
+    public UUID newestOf(UUID versionId) {
+        return versions.newestOf(versionId).orElse(versionId);
     }
 
     private LabInfo info(LabVersion v) {
-        return new LabInfo(v.labId(), v.id(), sheets.get(v.id(), id -> Sheet.fromTree(v.sheet())));
+        return new LabInfo(v.labId(), v.id(), sheets.get(new Given(v.id(), null), g -> Sheet.fromTree(v.sheet())));
     }
 }

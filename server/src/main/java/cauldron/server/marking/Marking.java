@@ -180,6 +180,15 @@ public class Marking {
         assignments.submit(workId, clock.instant());
     }
 
+    /** Lets a student go on with what is handed in, as long as nobody has marked it. */
+    @Transactional
+    public void takeBack(UUID workId, Person student) {
+        if (!marks.findByWorkIdInOrderByMarkedAt(List.of(workId)).isEmpty()) {
+            throw Problems.conflict("marked", "Your teacher has begun to mark this, so it can't be taken back any more.");
+        }
+        assignments.takeBack(workId, student);
+    }
+
     /** Gives a work back to its student. */
     @Transactional
     public Assignments.WorkInfo reopen(UUID workId, Person teacher) {
@@ -229,12 +238,10 @@ public class Marking {
         return map;
     }
 
-    /** How works stand, in few queries however many they are. */
+    /** How works stand, each with its sheet, in few queries however many they are. */
     @Transactional(readOnly = true)
-    public Map<UUID, Standing> standings(Collection<Assignments.WorkInfo> works, Map<UUID, Sheet> sheetOfAssignment) {
-        List<UUID> ids = works.stream().map(Assignments.WorkInfo::id).toList();
-        Map<UUID, Sheet> sheets = new LinkedHashMap<>();
-        works.forEach(w -> sheets.put(w.id(), sheetOfAssignment.get(w.assignmentId())));
+    public Map<UUID, Standing> standings(Map<UUID, Sheet> sheets) {
+        List<UUID> ids = List.copyOf(sheets.keySet());
         Map<UUID, Notebooks.Notebook> books = notebooks.notebooks(sheets);
         Map<UUID, List<Trials.TrialInfo>> filmed = trials.ofWorks(ids);
         Map<UUID, Map<String, Tried>> tried = tried(ids, sheets);
@@ -244,21 +251,18 @@ public class Marking {
                     new Marked(m.points(), m.comment()));
         }
         Map<UUID, Standing> map = new LinkedHashMap<>();
-        for (Assignments.WorkInfo work : works) {
-            Notebooks.Notebook book = books.getOrDefault(work.id(), EMPTY);
-            List<Trials.TrialInfo> list = filmed.getOrDefault(work.id(), List.of());
-            map.put(work.id(), new Standing(
-                    new Progress(sheetOfAssignment.get(work.assignmentId()), book.slots(), Trials.distinct(list)),
-                    list, tried.getOrDefault(work.id(), Map.of()), marked.getOrDefault(work.id(), Map.of()),
-                    book));
-        }
+        sheets.forEach((work, sheet) -> {
+            Notebooks.Notebook book = books.getOrDefault(work, EMPTY);
+            List<Trials.TrialInfo> list = filmed.getOrDefault(work, List.of());
+            map.put(work, new Standing(new Progress(sheet, book.slots(), Trials.distinct(list)), list,
+                    tried.getOrDefault(work, Map.of()), marked.getOrDefault(work, Map.of()), book));
+        });
         return map;
     }
 
     /** How one work stands. */
     @Transactional(readOnly = true)
     public Standing standing(Assignments.Opened opened) {
-        return standings(List.of(opened.work()), Map.of(opened.assignment().id(), opened.sheet()))
-                .get(opened.work().id());
+        return standings(Map.of(opened.work().id(), opened.sheet())).get(opened.work().id());
     }
 }

@@ -3,6 +3,7 @@ package cauldron.server.marking;
 import cauldron.server.accounts.Accounts;
 import cauldron.server.acts.Acts;
 import cauldron.server.assignments.Assignments;
+import cauldron.server.assignments.Trying;
 import cauldron.server.labs.Shown;
 import cauldron.server.platform.Person;
 import jakarta.validation.Valid;
@@ -55,7 +56,8 @@ public class WorkController {
                     @NotNull Map<String, Object> sheet, @NotNull Map<String, Map<String, Object>> notebook,
                     @NotNull List<TrialView> trials, @NotNull Map<String, TriedView> tried,
                     @NotNull Map<String, MarkView> marks, @NotNull Double points, Instant dueAt,
-                    Instant submittedAt, @NotNull Boolean late, @NotNull Boolean closed, @NotNull Long seen,
+                    Instant submittedAt, @NotNull Boolean late, @NotNull Boolean closed, @NotNull Boolean takesBack,
+                    UUID tryOf, @NotNull Long seen,
                     @NotNull List<UnreadableView> unreadable) {
     }
 
@@ -88,13 +90,14 @@ public class WorkController {
     private final Marking marking;
     private final Assignments assignments;
     private final Accounts accounts;
+    private final Trying trying;
     private final Clock clock;
 
-    WorkController(Marking marking, Assignments assignments, Accounts accounts, Acts acts,
-            Clock clock) {
+    WorkController(Marking marking, Assignments assignments, Trying trying, Accounts accounts, Acts acts, Clock clock) {
         this.acts = acts;
         this.marking = marking;
         this.assignments = assignments;
+        this.trying = trying;
         this.accounts = accounts;
         this.clock = clock;
     }
@@ -116,7 +119,10 @@ public class WorkController {
                 standing.trials().stream().map(t -> new TrialView(t.id(), t.block(), t.number(), t.chosen())).toList(),
                 tried, marks, standing.points(), opened.assignment().dueAt(), opened.work().submittedAt(),
                 opened.assignment().late(opened.work(), clock.instant()),
-                opened.assignment().closed(opened.work().reopenedAt(), clock.instant()), standing.book().seen(),
+                opened.assignment().closed(opened.work().reopenedAt(), clock.instant()),
+                opened.work().submittedAt() != null && standing.marked().isEmpty()
+                        && opened.assignment().terms().takesBack(clock.instant()),
+                trying.labOf(opened), standing.book().seen(),
                 standing.book().unreadable().stream().map(u -> new UnreadableView(u.block(), u.slot(), u.reason())).toList());
     }
 
@@ -141,11 +147,21 @@ public class WorkController {
         marking.open(workId, me, form.block());
     }
 
+    /** Takes back what one has handed in oneself. */
+    @PostMapping("/taking-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeBack(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
+        marking.takeBack(workId, me);
+    }
+
     /** Gives a work back to its student, to be handed in again. */
     @PostMapping("/reopening")
     @Transactional
     public void reopen(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
         UUID student = marking.reopen(workId, me).studentId();
+        if (student.equals(me.id())) {
+            return;
+        }
         acts.keep(me, "opened again the work of", accounts.people(Set.of(student)).get(student).displayName());
     }
 

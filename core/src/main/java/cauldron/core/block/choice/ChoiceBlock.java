@@ -49,6 +49,11 @@ public record ChoiceBlock(String id, String prompt, List<Choice> choices, boolea
     }
 
     @Override
+    public ChoiceBlock withTries(int other) {
+        return new ChoiceBlock(id, prompt, choices, several, reasonPrompt, points, other);
+    }
+
+    @Override
     public String type() {
         return "choice";
     }

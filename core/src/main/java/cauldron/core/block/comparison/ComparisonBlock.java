@@ -47,6 +47,11 @@ public record ComparisonBlock(String id, String prompt, List<String> options, Li
     }
 
     @Override
+    public ComparisonBlock withTries(int other) {
+        return new ComparisonBlock(id, prompt, options, cases, points, other);
+    }
+
+    @Override
     public String type() {
         return "comparison";
     }

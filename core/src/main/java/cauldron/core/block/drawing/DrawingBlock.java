@@ -39,6 +39,11 @@ public record DrawingBlock(String id, String prompt, Paper paper, String bench, 
     private static final int MOST_WANTED = 60;
 
     @Override
+    public DrawingBlock withTries(int other) {
+        return tries == 0 ? this : new DrawingBlock(id, prompt, paper, bench, wanted, points, other);
+    }
+
+    @Override
     public String type() {
         return "drawing";
     }

@@ -32,6 +32,11 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
     private static final int MOST_TRIES = 100;
 
     @Override
+    public NumberBlock withTries(int other) {
+        return new NumberBlock(id, prompt, points, other, restsOn, key);
+    }
+
+    @Override
     public String lack(Written written) {
         return Tree.text(written.slot(id, "answer"), "number", "").isBlank() ? "answer the question" : null;
     }
