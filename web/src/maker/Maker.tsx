@@ -11,6 +11,7 @@ import { Journal } from '../notebook/journal';
 import { Help } from '../shell/Help';
 import { Button, Dialog, Trouble } from '../ui';
 import { dayAndTime } from '../ui/dates';
+import { PaperDialog } from '../ui/PaperDialog';
 import { Outline } from './Outline';
 import { SchemaForm, Spoken } from './SchemaForm';
 import { at, idOf, labFields, partFields, put, spokenOf, spotOf, type Spot, type Tree } from './tree';
@@ -141,6 +142,13 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
           <History size={14} aria-hidden />
           Earlier states
         </Button>
+        {kept.faults.length === 0 && (
+          <PaperDialog
+            at={`/api/drafts/${labId}`}
+            name={String(draft.sheet.title ?? '')}
+            ready={async () => await draft.settle()}
+          />
+        )}
         <Help at="write" />
         <Button disabled={kept.faults.length > 0} onClick={() => void tryIt()}>
           Try it

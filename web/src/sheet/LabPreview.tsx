@@ -7,6 +7,7 @@ import { Journal } from '../notebook/journal';
 import { GiveDialog } from '../classroom/GiveDialog';
 import { Help } from '../shell/Help';
 import { Button, Trouble } from '../ui';
+import { PaperDialog } from '../ui/PaperDialog';
 import { BlockView } from '../blocks/BlockView';
 import { previewContext } from '../blocks/preview';
 import type { Sheet } from '../core';
@@ -51,6 +52,7 @@ export default function LabPreview() {
         <span className="ml-auto">
           <Help at="give" />
         </span>
+        <PaperDialog at={`/api/labs/${labId}`} name={sheet.title} />
         <Button disabled={trying.isPending} onClick={() => trying.mutate()}>
           Try it
         </Button>

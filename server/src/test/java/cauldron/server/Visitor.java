@@ -79,6 +79,15 @@ final class Visitor {
         return send(posting(path, body), BodyHandlers.ofString());
     }
 
+    /** A file that is made when it is asked for. */
+    byte[] getForBytes(String path) {
+        HttpResponse<byte[]> answer = send(request(path).GET().build(), BodyHandlers.ofByteArray());
+        if (answer.statusCode() != 200) {
+            throw new AssertionError(path + " answered " + answer.statusCode());
+        }
+        return answer.body();
+    }
+
     /** A file that is made of something. */
     byte[] postForBytes(String path, Object body) {
         HttpResponse<byte[]> answer = send(posting(path, body), BodyHandlers.ofByteArray());

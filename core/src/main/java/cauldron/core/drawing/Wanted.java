@@ -9,6 +9,7 @@ import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Form;
 import cauldron.core.form.Where;
+import cauldron.core.quantity.Numbers;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -54,6 +55,27 @@ public record Wanted(String piece, String place, Integer count, String label, St
         if (caption != null && paper.captions().stream().noneMatch(c -> c.id().equals(caption))) {
             at.fault("there is no caption “" + caption + "”");
         }
+    }
+
+    /** In words for a teacher, by the names that things have on the paper. */
+    public String words(Paper paper) {
+        String there = place == null ? "" : "“" + paper.place(place).name() + "”";
+        if (caption != null) {
+            String name = paper.captions().stream().filter(c -> c.id().equals(caption)).findFirst().orElseThrow().name();
+            return "“" + name + "” is " + String.join(" or ", right);
+        }
+        if (arrow != null) {
+            return "arrow “" + arrow + "”" + (there.isEmpty() ? "" : " from " + there)
+                    + (towards == null ? "" : " towards " + Numbers.printShort(towards) + "° (within "
+                    + Numbers.printShort(within) + "°)")
+                    + (asLong == null ? "" : ", as long as “" + asLong + "”")
+                    + (longer == null ? "" : ", longer than “" + longer + "”");
+        }
+        String what = piece == null ? "" : paper.piece(piece).name();
+        if (label != null) {
+            return "“" + label + "” points at " + (what.isEmpty() ? there : what);
+        }
+        return (count == null ? "" : count + " × ") + what + (there.isEmpty() ? "" : " at " + there);
     }
 
     /** How one is declared. */

@@ -139,6 +139,14 @@ public class Drafts {
         return opened(lab, keep(lab, newest(lab), then.sheet()));
     }
 
+    /** The newest state as a sheet; 409 where something is wrong in it. */
+    @Transactional(readOnly = true)
+    public Sheet sound(UUID labId, Person teacher) {
+        Draft draft = newest(mine(labId, teacher));
+        requireSound(opened(labId, draft));
+        return Sheet.fromTree(draft.sheet());
+    }
+
     /** Makes the newest state a version that can be given to classes. Those at work keep theirs. */
     @Transactional
     public Open publish(UUID labId, Person teacher) {

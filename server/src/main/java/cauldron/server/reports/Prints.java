@@ -19,65 +19,40 @@ import cauldron.core.block.text.TextBlock;
 import cauldron.core.block.vocabulary.VocabularyBlock;
 import cauldron.core.drawing.Drawing;
 import cauldron.core.sheet.Blocks;
-import cauldron.server.labs.Shown;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import org.jsoup.Jsoup;
+import cauldron.server.print.BlockPrints;
+import cauldron.server.worksheets.Told;
 import org.jsoup.nodes.Element;
 
-/** How each kind of block is printed. A kind that is missing or listed twice is told when the application starts. */
+/** How each kind of block is printed. */
 final class Prints {
 
     /** Prints one block of a kind. */
-    interface Print<B extends Block> {
-        void print(B block, Leaf leaf, Element to);
+    interface Print<B extends Block> extends BlockPrints.Print<B, Leaf> {
     }
 
-    private static final Map<Class<?>, Print<Block>> ALL = listed();
+    private static final BlockPrints<Leaf> ALL = new BlockPrints<Leaf>()
+            .with(TextBlock.class, (b, leaf, to) -> Told.text(b, to))
+            .with(VocabularyBlock.class, (b, leaf, to) -> Told.vocabulary(b, to))
+            .with(PredictionBlock.class, new PredictionPrint())
+            .with(FilmsBlock.class, new FilmsPrint())
+            .with(BenchBlock.class, new BenchPrint())
+            .with(TableBlock.class, Prints::table)
+            .with(GraphBlock.class, (b, leaf, to) -> leaf.picture(b, to, "The graph was not drawn."))
+            .with(NumberBlock.class, new NumberPrint())
+            .with(ChoiceBlock.class, new ChoicePrint())
+            .with(ComparisonBlock.class, new ComparisonPrint())
+            .with(DrawingBlock.class, Prints::drawing)
+            .with(ExplanationBlock.class, Prints::explanation)
+            .with(OpeningBlock.class, Prints::opening)
+            .with(ReadingBlock.class, (b, leaf, to) -> Told.reading(b, to))
+            .with(ExtensionBlock.class, Prints::extension)
+            .complete();
 
     private Prints() {
     }
 
-    private static Map<Class<?>, Print<Block>> listed() {
-        Map<Class<?>, Print<Block>> all = new LinkedHashMap<>();
-        add(all, TextBlock.class, (b, leaf, to) -> to.append(Jsoup.parseBodyFragment(Shown.html(b.markdown())).body().html()));
-        add(all, VocabularyBlock.class, Prints::vocabulary);
-        add(all, PredictionBlock.class, new PredictionPrint());
-        add(all, FilmsBlock.class, new FilmsPrint());
-        add(all, BenchBlock.class, new BenchPrint());
-        add(all, TableBlock.class, Prints::table);
-        add(all, GraphBlock.class, (b, leaf, to) -> leaf.picture(b, to, "The graph was not drawn."));
-        add(all, NumberBlock.class, new NumberPrint());
-        add(all, ChoiceBlock.class, new ChoicePrint());
-        add(all, ComparisonBlock.class, new ComparisonPrint());
-        add(all, DrawingBlock.class, Prints::drawing);
-        add(all, ExplanationBlock.class, Prints::explanation);
-        add(all, OpeningBlock.class, Prints::opening);
-        add(all, ReadingBlock.class, Prints::reading);
-        add(all, ExtensionBlock.class, Prints::extension);
-        if (all.size() != Blocks.ALL.all().size()) {
-            throw new IllegalStateException("There are " + Blocks.ALL.all().size() + " kinds of block, but prints of " + all.size());
-        }
-        return all;
-    }
-
-    @SuppressWarnings("unchecked")
-    static <B extends Block> void add(Map<Class<?>, Print<Block>> all, Class<B> kind, Print<B> print) {
-        if (all.put(kind, (Print<Block>) print) != null) {
-            throw new IllegalStateException(kind.getSimpleName() + " is printed in two ways");
-        }
-    }
-
     static void print(Block block, Leaf leaf, Element to) {
-        ALL.get(block.getClass()).print(block, leaf, to);
-    }
-
-    private static void vocabulary(VocabularyBlock block, Leaf leaf, Element to) {
-        Element list = to.appendElement("dl");
-        for (VocabularyBlock.Term term : block.terms()) {
-            list.appendElement("dt").text(term.term());
-            list.appendElement("dd").text(term.meaning());
-        }
+        ALL.print(block, leaf, to);
     }
 
     private static void table(TableBlock block, Leaf leaf, Element to) {
@@ -107,15 +82,6 @@ final class Prints {
         leaf.heading(to, block.prompt(), 0);
         Words answer = leaf.read(block, Blocks.ALL.kind(OpeningBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : answer.text());
-    }
-
-    private static void reading(ReadingBlock block, Leaf leaf, Element to) {
-        Element list = to.appendElement("ul");
-        for (ReadingBlock.Source source : block.sources()) {
-            Element item = list.appendElement("li").text(source.title());
-            item.appendText(source.about().isEmpty() ? "" : ": " + source.about());
-            item.appendText(source.address().isEmpty() ? "" : " (" + source.address() + ")");
-        }
     }
 
     private static void extension(ExtensionBlock block, Leaf leaf, Element to) {

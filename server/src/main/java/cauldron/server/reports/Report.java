@@ -4,6 +4,7 @@ import cauldron.core.quantity.Numbers;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.marking.Marking;
+import cauldron.server.print.PaperStyle;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -47,7 +48,7 @@ final class Report {
         page.getElementsByTag("html").attr("lang", "en");
         page.title(sheet.title() + " – " + student);
         page.head().appendElement("meta").attr("name", "description").attr("content", "A student's work on the lab " + sheet.title());
-        page.head().appendElement("style").appendText(ReportStyle.CSS);
+        page.head().appendElement("style").appendText(PaperStyle.css(PaperStyle.Size.A4));
         Element body = page.body();
         body.appendElement("div").addClass("foot").text(sheet.title() + " · " + student);
         body.appendElement("h1").text(sheet.title());

@@ -1,10 +1,14 @@
-package cauldron.server.reports;
+package cauldron.server.print;
 
-/** How a report looks: ink on white, hairlines, one accent. */
-final class ReportStyle {
+/** How paper looks: ink on white, hairlines, one accent. */
+public final class PaperStyle {
 
-    static final String CSS = """
-            @page { size: A4; margin: 20mm 18mm 22mm; @bottom-left { content: element(foot); }
+    /** What it is printed on. */
+    public enum Size { A4, LETTER }
+
+
+    private static final String CSS = """
+            @page { size: SIZE; margin: 20mm 18mm 22mm; @bottom-left { content: element(foot); }
               @bottom-right { content: counter(page) ' / ' counter(pages); font: 8.5pt House, Signs; color: #5b6470; } }
             .foot { position: running(foot); font-size: 8.5pt; color: #5b6470; }
             body { font-family: House, Signs; font-size: 10.5pt; line-height: 1.4; color: #1B2430; }
@@ -32,8 +36,20 @@ final class ReportStyle {
             .prediction .figure img { width: 9cm; }
             .found { font-weight: bold; margin: 0 0 2pt; }
             .caption { font-style: italic; }
+            .line { border-bottom: 0.6pt solid #8d95a0; height: 8mm; }
+            .blank td { border: 0.6pt solid #8d95a0; height: 7.5mm; min-width: 16mm; }
+            .blank th { border: 0.6pt solid #8d95a0; }
+            .named { margin: 6pt 0 10pt; }
+            .boxes { list-style-type: none; padding-left: 0; }
+            .screen { border: 0.6pt dashed #8d95a0; padding: 4pt 9pt; margin: 4pt 0 8pt; }
+            .key { border-left: 2pt solid #2C7A74; padding-left: 9pt; margin: 0 0 3pt; page-break-inside: avoid; }
             """;
 
-    private ReportStyle() {
+    private PaperStyle() {
+    }
+
+    /** The style sheet for a size of paper. */
+    public static String css(Size size) {
+        return CSS.replace("SIZE", size == Size.A4 ? "A4" : "letter");
     }
 }

@@ -1,0 +1,104 @@
+package cauldron.core.block.number;
+
+import cauldron.core.Tree;
+import cauldron.core.apparatus.Manifest;
+import cauldron.core.block.Neighbours;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.films.FilmPlan;
+import cauldron.core.block.films.FilmsBlock;
+import cauldron.core.block.table.TableBlock;
+import cauldron.core.inventory.Inventory;
+import cauldron.core.marking.AnswerKey;
+import cauldron.core.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** What is right, in words for a teacher: where the truth comes from, how near is near enough, and which slips are known. */
+public final class KeyWords {
+
+    private KeyWords() {
+    }
+
+    /** A key of a sheet that was read without faults. */
+    public static List<String> of(AnswerKey key, Neighbours all) {
+        List<String> lines = new ArrayList<>();
+        String unit = key.unit().symbol();
+        lines.add("Right: " + truth(key, all) + ", " + nearness(key));
+        if (key.figures() > 0) {
+            lines.add("Figures asked for: " + key.figures());
+        }
+        for (AnswerKey.Slip slip : key.slips()) {
+            lines.add("Slip, " + (slip.outcome().isEmpty() ? wrong(key, slip, unit) : "what “" + slip.outcome() + "” came to")
+                    + ": " + slip.hint());
+        }
+        return lines;
+    }
+
+    private static String wrong(AnswerKey key, AnswerKey.Slip slip, String unit) {
+        return key.own() == null && !Double.isNaN(key.value()) ? print(slip.factor() * key.value(), unit)
+                : Numbers.printShort(slip.factor()) + " times what is right";
+    }
+
+    private static String nearness(AnswerKey key) {
+        List<String> parts = new ArrayList<>();
+        if (key.tolerance() > 0) {
+            parts.add(Numbers.printShort(100 * key.tolerance()) + " %");
+        }
+        if (key.within() > 0) {
+            parts.add(print(key.within(), key.unit().symbol()));
+        }
+        return parts.isEmpty() ? "exactly" : "within " + String.join(" or ", parts);
+    }
+
+    private static String truth(AnswerKey key, Neighbours all) {
+        if (key.following() != null) {
+            return "what follows from the student's table “" + all.block(key.following().table(), TableBlock.class).title()
+                    + "” by " + key.following().formula();
+        }
+        if (key.came() != null) {
+            return came(key.came(), all);
+        }
+        return key.own() == null ? print(key.value(), key.unit().symbol()) : own(key.own(), all);
+    }
+
+    private static String came(AnswerKey.Came asked, Neighbours all) {
+        Manifest m = Inventory.get(all.block(asked.bench(), BenchBlock.class).plan().apparatus()).manifest();
+        String which = switch (asked.which()) {
+            case GREATEST -> "the greatest";
+            case LEAST -> "the least";
+            case LAST -> "the last";
+        };
+        String among = asked.within().isEmpty() ? "" : " with “" + m.outcome(asked.within()).name() + "” of "
+                + print(asked.atMost(), m.outcome(asked.within()).unit()) + " at most";
+        return which + " “" + m.outcome(asked.outcome()).name() + "” of the student's trials" + among;
+    }
+
+    private static String own(AnswerKey.Own own, Neighbours all) {
+        FilmPlan plan = all.block(own.films(), FilmsBlock.class).plan();
+        String name = Inventory.get(plan.apparatus()).manifest().setting(own.setting()).name();
+        String of = "";
+        Object value = plan.fixed().get(own.setting());
+        for (FilmPlan.Choice choice : plan.choices()) {
+            for (FilmPlan.Option option : choice.options()) {
+                if (choice.id().equals(own.choice()) && option.id().equals(own.option())) {
+                    of = " of " + choice.name() + " " + option.name();
+                    value = option.set().get(own.setting());
+                }
+            }
+        }
+        String unit = plan.unit(own.setting());
+        String range = value instanceof Map<?, ?> drawn ? Numbers.printShort(Tree.number(copy(drawn), "from")) + " to "
+                + print(Tree.number(copy(drawn), "to"), unit) + ", each student's own" : print(((Number) value).doubleValue(), unit);
+        return "“" + name + "”" + of + ", " + range;
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, Object> copy(Map<?, ?> drawn) {
+        return (Map<String, Object>) drawn;
+    }
+
+    private static String print(double value, String unit) {
+        return (Numbers.printShort(value) + " " + unit).strip();
+    }
+}
