@@ -13,6 +13,7 @@ export interface Schema {
   additionalProperties?: Schema;
   description?: string;
   maxLength?: number;
+  contentMediaType?: string;
   minimum?: number;
   maximum?: number;
   maxItems?: number;

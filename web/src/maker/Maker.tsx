@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, History, Undo2 } from 'lucide-react';
-import { useMemo, useState, type MouseEvent } from 'react';
+import { Suspense, useMemo, useState, type MouseEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { BlockView } from '../blocks/BlockView';
 import { previewContext } from '../blocks/preview';
-import { apparatusList, type Block, type Sheet } from '../core';
+import type { Block, Sheet } from '../core';
 import { blockForms } from '../core/labForm';
 import { Journal } from '../notebook/journal';
 import { Help } from '../shell/Help';
@@ -13,8 +13,8 @@ import { Button, Dialog, Trouble } from '../ui';
 import { dayAndTime } from '../ui/dates';
 import { PaperDialog } from '../ui/PaperDialog';
 import { Outline } from './Outline';
-import { SchemaForm, Spoken } from './SchemaForm';
-import { at, idOf, labFields, partFields, put, spokenOf, spotOf, type Spot, type Tree } from './tree';
+import { BlockForm } from './BlockForm';
+import { at, idOf, labFields, partFields, put, spotOf, type Spot, type Tree } from './tree';
 import { useDraft, type Draft } from './useDraft';
 
 /** A lab of one's own, to write. */
@@ -75,9 +75,14 @@ function Writing({ labId, opened }: { labId: string; opened: Schemas['DraftView'
           {form && <p className="mb-3 max-w-prose text-soft">{form.about}</p>}
           {schema ? (
             <div className="max-w-2xl pt-2" key={`${chosen.part}/${chosen.block}`}>
-              <Spoken value={{ ...spokenOf(sheet), apparatus: apparatusList.map((a) => a.id) }}>
-                <SchemaForm schema={schema} value={one} onChange={(next) => draft.change(put(sheet, chosen, next))} />
-              </Spoken>
+              <Suspense fallback={<p className="text-soft">Fetching what it may speak of …</p>}>
+                <BlockForm
+                  schema={schema}
+                  sheet={sheet}
+                  one={one}
+                  onChange={(next) => draft.change(put(sheet, chosen, next))}
+                />
+              </Suspense>
             </div>
           ) : (
             <p className="text-soft">

@@ -1,4 +1,7 @@
-import { ChevronDown, ChevronUp, Copy, Plus, Trash2 } from 'lucide-react';
+import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import { clsx } from 'clsx';
+import { ChevronDown, ChevronUp, Copy, GripVertical, Plus, Trash2 } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
 import { blockForms } from '../core/labForm';
 import { IconButton } from '../ui';
 import {
@@ -7,6 +10,7 @@ import {
   headingOf,
   insert,
   move,
+  moveTo,
   newBlock,
   newPart,
   partsOf,
@@ -16,6 +20,38 @@ import {
 } from './tree';
 
 const same = (a: Spot, b: Spot) => a.part === b.part && a.block === b.block;
+const keyOf = ({ part, block }: Spot) => `${part}/${block ?? ''}`;
+const spotAt = (key: string): Spot => {
+  const [part, block] = key.split('/');
+  return block === '' ? { part: Number(part) } : { part: Number(part), block: Number(block) };
+};
+
+/** A line that can be taken by its grip and let go on another; keys move it by the arrows below it. */
+function Draggable({ spot, name, children }: { spot: Spot; name: string; children: ReactNode }) {
+  const drag = useDraggable({ id: keyOf(spot) });
+  const drop = useDroppable({ id: keyOf(spot) });
+  return (
+    <div
+      ref={drop.setNodeRef}
+      className={clsx(
+        'flex items-start',
+        drop.isOver && 'shadow-[0_-2px_0_var(--copper)]',
+        drag.isDragging && 'opacity-40',
+      )}
+    >
+      <span
+        ref={drag.setNodeRef}
+        {...drag.listeners}
+        className="mt-1.5 shrink-0 cursor-grab touch-none text-soft"
+        title={`Drag ${name}`}
+        data-testid={`grip-${keyOf(spot)}`}
+      >
+        <GripVertical size={13} aria-hidden />
+      </span>
+      <div className="min-w-0 flex-1">{children}</div>
+    </div>
+  );
+}
 
 /** The sheet in short: the lab, its parts, their blocks; what is chosen is written beside it. */
 export function Outline({
@@ -31,6 +67,9 @@ export function Outline({
   onChoose: (spot: Spot) => void;
   onChange: (sheet: Tree, chosen: Spot) => void;
 }) {
+  const [dragged, setDragged] = useState<string | null>(null);
+  // A press that doesn't move is a press on the line.
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const line = (spot: Spot, words: string, kind: string, className = '') => (
     <button
       type="button"
@@ -83,43 +122,60 @@ export function Outline({
       </span>
     );
   return (
-    <nav aria-label="The sheet" className="flex flex-col gap-3">
-      {line({}, 'The lab itself', 'title, summary', 'font-semibold')}
-      <ol className="flex flex-col gap-3">
-        {partsOf(sheet).map((part, p) => (
-          <li key={p} className="border-t pt-2">
-            {line({ part: p }, `${p + 1} ${headingOf(part)}`, String(part.kind ?? ''), 'font-semibold')}
-            {tools({ part: p }, 'Part')}
-            <ol className="flex flex-col pl-3">
-              {blocksOf(part).map((block, b) => (
-                <li key={b}>
-                  {line({ part: p, block: b }, headingOf(block), kindInWords(block.type))}
-                  {tools({ part: p, block: b }, 'Block')}
-                </li>
-              ))}
-            </ol>
-            <Palette
-              onAdd={(type) => {
-                const form = blockForms.find((f) => f.type === type)!;
-                const spot = { part: p, block: blocksOf(part).length };
-                onChange(insert(sheet, spot, newBlock(sheet, form)), spot);
-              }}
-              part={p + 1}
-            />
-          </li>
-        ))}
-      </ol>
-      <button
-        type="button"
-        className="flex items-center gap-1 self-start rounded-house px-2 py-1 font-semibold hover:bg-line/40"
-        onClick={() => {
-          const spot = { part: partsOf(sheet).length };
-          onChange(insert(sheet, spot, newPart(sheet)), spot);
-        }}
-      >
-        <Plus size={14} aria-hidden /> Add a part
-      </button>
-    </nav>
+    <DndContext
+      sensors={sensors}
+      onDragStart={(e) => setDragged(String(e.active.id))}
+      onDragCancel={() => setDragged(null)}
+      onDragEnd={(e) => {
+        setDragged(null);
+        if (!e.over || e.over.id === e.active.id) return;
+        const [from, to] = [spotAt(String(e.active.id)), spotAt(String(e.over.id))];
+        const moved = moveTo(sheet, from, to);
+        onChange(moved.sheet, moved.spot);
+      }}
+    >
+      <nav aria-label="The sheet" className={clsx('flex flex-col gap-3', dragged && 'cursor-grabbing')}>
+        {line({}, 'The lab itself', 'title, summary', 'font-semibold')}
+        <ol className="flex flex-col gap-3">
+          {partsOf(sheet).map((part, p) => (
+            <li key={p} className="border-t pt-2">
+              <Draggable spot={{ part: p }} name={headingOf(part)}>
+                {line({ part: p }, `${p + 1} ${headingOf(part)}`, String(part.kind ?? ''), 'font-semibold')}
+              </Draggable>
+              {tools({ part: p }, 'Part')}
+              <ol className="flex flex-col pl-3">
+                {blocksOf(part).map((block, b) => (
+                  <li key={b}>
+                    <Draggable spot={{ part: p, block: b }} name={headingOf(block)}>
+                      {line({ part: p, block: b }, headingOf(block), kindInWords(block.type))}
+                    </Draggable>
+                    {tools({ part: p, block: b }, 'Block')}
+                  </li>
+                ))}
+              </ol>
+              <Palette
+                onAdd={(type) => {
+                  const form = blockForms.find((f) => f.type === type)!;
+                  const spot = { part: p, block: blocksOf(part).length };
+                  onChange(insert(sheet, spot, newBlock(sheet, form)), spot);
+                }}
+                part={p + 1}
+              />
+            </li>
+          ))}
+        </ol>
+        <button
+          type="button"
+          className="flex items-center gap-1 self-start rounded-house px-2 py-1 font-semibold hover:bg-line/40"
+          onClick={() => {
+            const spot = { part: partsOf(sheet).length };
+            onChange(insert(sheet, spot, newPart(sheet)), spot);
+          }}
+        >
+          <Plus size={14} aria-hidden /> Add a part
+        </button>
+      </nav>
+    </DndContext>
   );
 }
 

@@ -1,14 +1,17 @@
 import { ChevronDown, ChevronUp, Plus, Trash2 } from 'lucide-react';
-import { createContext, useContext, useId, useState, type ReactNode } from 'react';
-import { inWords, resolved, type Schema } from '../core/labForm';
+import { useContext, useState, type ReactNode } from 'react';
+import { resolved, type Schema } from '../core/labForm';
 import { Button, IconButton, inputClass } from '../ui';
+import { Checks } from './Checks';
+import { MarkdownField } from './MarkdownField';
+import { Offered, type Offer } from './offers';
+import { SettingsGroup } from './SettingsGroup';
 import { empty, type Tree } from './tree';
+import { meant, plain } from './typed';
+import { fieldName } from './words';
 
 /** From how many characters on a text has more than one line. */
 const LONG = 400;
-
-/** What a field of a name may speak of: blocks of this sheet, apparatus. */
-export const Spoken = createContext<Record<string, string[]>>({});
 
 interface FieldProps {
   name: string;
@@ -45,7 +48,7 @@ export function SchemaForm({
         <Field
           key={field}
           name={field}
-          label={within ? `${inWords(field)}, ${within}` : undefined}
+          label={within ? `${fieldName(field)}, ${within}` : undefined}
           schema={s}
           value={value[field]}
           needed={resolved(schema).required?.includes(field) ?? false}
@@ -71,7 +74,7 @@ function Field(props: FieldProps) {
 function Labelled({ name, schema, children }: Pick<FieldProps, 'name' | 'schema'> & { children: ReactNode }) {
   return (
     <label className="flex flex-col gap-1">
-      <span className="font-semibold">{name === 'id' ? 'Name on the sheet' : inWords(name)}</span>
+      <span className="font-semibold">{fieldName(name)}</span>
       {schema.description && name !== 'id' && <span className="text-fine text-soft">{schema.description}</span>}
       {children}
     </label>
@@ -79,15 +82,21 @@ function Labelled({ name, schema, children }: Pick<FieldProps, 'name' | 'schema'
 }
 
 function Written(props: FieldProps & { long: boolean }) {
-  const { value, needed, onChange, long, label, name } = props;
-  const list = useId();
-  const offered = useContext(Spoken)[name];
+  const { value, needed, onChange, long, label, name, schema } = props;
+  const offers = useContext(Offered).one[name];
   const shared = {
     value: typeof value === 'string' ? value : value === undefined ? '' : JSON.stringify(value),
-    'aria-label': label ?? (name === 'id' ? 'Name on the sheet' : inWords(name)),
+    'aria-label': label ?? fieldName(name),
     onChange: (e: { target: { value: string } }) =>
       onChange(e.target.value === '' && !needed ? undefined : e.target.value),
   };
+  if (schema.contentMediaType === 'text/markdown')
+    return (
+      <Labelled {...props}>
+        <MarkdownField label={shared['aria-label']} value={shared.value} onChange={onChange} />
+      </Labelled>
+    );
+  if (offers?.length) return <OneOf {...props} offers={offers} />;
   return (
     <Labelled {...props}>
       {long ? (
@@ -97,17 +106,33 @@ function Written(props: FieldProps & { long: boolean }) {
           {...shared}
         />
       ) : (
-        <>
-          <input className={inputClass} list={offered ? list : undefined} {...shared} />
-          {offered && (
-            <datalist id={list}>
-              {offered.map((o) => (
-                <option key={o} value={o} />
-              ))}
-            </datalist>
-          )}
-        </>
+        <input className={inputClass} {...shared} />
       )}
+    </Labelled>
+  );
+}
+
+/** One of what is offered, by its name; what isn't there stays to be seen. */
+function OneOf(props: FieldProps & { offers: Offer[] }) {
+  const { value, needed, onChange, label, name, offers } = props;
+  const now = plain(value);
+  const known = offers.some((o) => o.id === now);
+  return (
+    <Labelled {...props}>
+      <select
+        className={`${inputClass} max-w-full self-start`}
+        aria-label={label ?? fieldName(name)}
+        value={now}
+        onChange={(e) => onChange(e.target.value === '' && !needed ? undefined : e.target.value)}
+      >
+        {(!needed || now === '') && <option value="">…</option>}
+        {!known && now !== '' && <option value={now}>{now} (unknown)</option>}
+        {offers.map((o) => (
+          <option key={o.id} value={o.id}>
+            {o.name}
+          </option>
+        ))}
+      </select>
     </Labelled>
   );
 }
@@ -121,7 +146,7 @@ function Typed(props: FieldProps) {
       <input
         className={`${inputClass} mono w-40`}
         inputMode="decimal"
-        aria-label={label ?? inWords(name)}
+        aria-label={label ?? fieldName(name)}
         value={typed ?? plain(value)}
         onBlur={() => setTyped(null)}
         onChange={(e) => {
@@ -133,26 +158,6 @@ function Typed(props: FieldProps) {
   );
 }
 
-const plain = (value: unknown) =>
-  value === undefined ? '' : typeof value === 'object' ? JSON.stringify(value) : String(value);
-
-/** What typed words stand for: a number, yes or no, a list or group in JSON, or themselves. */
-function meant(typed: string): unknown {
-  const t = typed.trim();
-  if (t === '') return undefined;
-  const number = Number(t.replace(',', '.').replace('−', '-'));
-  if (Number.isFinite(number)) return number;
-  if (t === 'true' || t === 'false') return t === 'true';
-  if (/^[[{]/.test(t)) {
-    try {
-      return JSON.parse(t) as unknown;
-    } catch {
-      return t;
-    }
-  }
-  return t;
-}
-
 function Yes({ name, label, schema, value, needed, onChange }: FieldProps) {
   return (
     <label className="flex items-baseline gap-2">
@@ -160,11 +165,11 @@ function Yes({ name, label, schema, value, needed, onChange }: FieldProps) {
         type="checkbox"
         className="accent-copper"
         checked={value === true}
-        aria-label={label ?? inWords(name)}
+        aria-label={label ?? fieldName(name)}
         onChange={(e) => onChange(e.target.checked || needed ? e.target.checked : undefined)}
       />
       <span>
-        <span className="font-semibold">{inWords(name)}</span>{' '}
+        <span className="font-semibold">{fieldName(name)}</span>{' '}
         {schema.description && <span className="text-fine text-soft">{schema.description}</span>}
       </span>
     </label>
@@ -178,7 +183,7 @@ function Picked(props: FieldProps & { options: string[] }) {
       <select
         className={`${inputClass} w-48`}
         value={plain(value)}
-        aria-label={label ?? inWords(name)}
+        aria-label={label ?? fieldName(name)}
         onChange={(e) => onChange(e.target.value || undefined)}
       >
         {(!needed || !options.includes(plain(value))) && (
@@ -186,7 +191,7 @@ function Picked(props: FieldProps & { options: string[] }) {
         )}
         {options.map((o) => (
           <option key={o} value={o}>
-            {inWords(o)}
+            {fieldName(o)}
           </option>
         ))}
       </select>
@@ -199,13 +204,13 @@ function Inner({ name, label, schema, value, needed, onChange }: FieldProps) {
   const here = typeof value === 'object' && value !== null && !Array.isArray(value);
   return (
     <fieldset className="min-w-0 rounded-house border px-3 py-2">
-      <legend className="px-1 font-semibold">{inWords(name)}</legend>
+      <legend className="px-1 font-semibold">{fieldName(name)}</legend>
       {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
       {here ? (
         <SchemaForm
           schema={schema}
           value={value as Tree}
-          within={inWords(label ?? name).toLowerCase()}
+          within={fieldName(label ?? name).toLowerCase()}
           onChange={onChange}
         />
       ) : (
@@ -224,18 +229,41 @@ function Inner({ name, label, schema, value, needed, onChange }: FieldProps) {
   );
 }
 
+/** Lists in whose place something else stands where they are left out. */
+const USUAL: Record<string, string> = {
+  open: 'all',
+  acts: 'all',
+  instruments: 'all that make sense',
+  tableAt: 'as the apparatus suggests',
+};
+
 /** A list, item by item. */
-function Many({ name, schema, value, needed, onChange }: FieldProps) {
+function Many(props: FieldProps) {
+  const { name, schema, value, needed, onChange } = props;
+  const offers = useContext(Offered).several[name];
+  if (offers && resolved(schema.items!).type === 'string')
+    return (
+      <Checks
+        name={fieldName(name)}
+        about={schema.description}
+        usual={USUAL[name] ?? ''}
+        {...{ offers, value, needed, onChange }}
+      />
+    );
+  return <Items {...props} />;
+}
+
+function Items({ name, schema, value, needed, onChange }: FieldProps) {
   const items = Array.isArray(value) ? (value as unknown[]) : [];
   const set = (next: unknown[]) => onChange(next.length || needed ? next : undefined);
   const of = schema.items!;
   const full = items.length >= (schema.maxItems ?? Infinity);
   return (
     <fieldset className="flex min-w-0 flex-col gap-2 rounded-house border px-3 py-2">
-      <legend className="px-1 font-semibold">{inWords(name)}</legend>
+      <legend className="px-1 font-semibold">{fieldName(name)}</legend>
       {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
       {items.map((item, i) => {
-        const nth = `${inWords(name).toLowerCase()} ${i + 1}`;
+        const nth = `${fieldName(name).toLowerCase()} ${i + 1}`;
         return (
           <div key={i} className="flex items-start gap-2 border-b border-dashed pb-2 last-of-type:border-0">
             <span className="mono w-5 shrink-0 pt-1.5 text-right text-soft">{i + 1}</span>
@@ -306,18 +334,34 @@ function Item({
 }
 
 /** Values by names, such as an apparatus's settings. */
-function Named({ name, schema, value, needed, onChange }: FieldProps) {
+function Named(props: FieldProps) {
+  const { settings, ranged } = useContext(Offered);
+  const { name, schema, value, needed, onChange } = props;
+  if (settings.length === 0) return <Pairs {...props} />;
+  return (
+    <SettingsGroup
+      name={fieldName(name)}
+      about={schema.description}
+      settings={settings}
+      ranged={ranged}
+      value={typeof value === 'object' && value !== null ? (value as Tree) : {}}
+      onChange={(v) => onChange(Object.keys(v).length || needed ? v : undefined)}
+    />
+  );
+}
+
+function Pairs({ name, schema, value, needed, onChange }: FieldProps) {
   const rows = Object.entries((value ?? {}) as Tree);
   const set = (next: [string, unknown][]) => onChange(next.length || needed ? Object.fromEntries(next) : undefined);
   return (
     <fieldset className="flex min-w-0 flex-col gap-1.5 rounded-house border px-3 py-2">
-      <legend className="px-1 font-semibold">{inWords(name)}</legend>
+      <legend className="px-1 font-semibold">{fieldName(name)}</legend>
       {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
       {rows.map(([key, v], i) => (
         <div key={i} className="flex items-center gap-2">
           <input
             className={`${inputClass} w-40 min-w-0`}
-            aria-label={`Name of ${inWords(name).toLowerCase()} ${i + 1}`}
+            aria-label={`Name of ${fieldName(name).toLowerCase()} ${i + 1}`}
             value={key}
             onChange={(e) => set(rows.map((r, k) => (k === i ? [e.target.value, v] : r)))}
           />

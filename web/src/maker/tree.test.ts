@@ -1,6 +1,23 @@
 import { expect, test } from 'vitest';
 import { blockForms } from '../core/labForm';
-import { at, copy, empty, freeId, insert, move, newBlock, newPart, put, remove, spotOf, type Tree } from './tree';
+import {
+  at,
+  blocksOf,
+  copy,
+  empty,
+  freeId,
+  idOf,
+  insert,
+  move,
+  moveTo,
+  newBlock,
+  newPart,
+  partsOf,
+  put,
+  remove,
+  spotOf,
+  type Tree,
+} from './tree';
 
 const SHEET: Tree = {
   title: 'T',
@@ -88,4 +105,20 @@ test('what is odd in a sheet doesn’t stop it from being written', () => {
   const mended = insert(put(odd, { part: 0 }, { id: 'p', blocks: [] }), { part: 0, block: 0 }, { id: 'x' });
   expect(at(mended, { part: 0, block: 0 })).toEqual({ id: 'x' });
   expect(at(mended, { part: 1 }).blocks).toBe('none');
+});
+
+test('what is dragged goes before what it is let go on, also into another part', () => {
+  const sheet = {
+    parts: [
+      { id: 'a', blocks: [{ id: '1' }, { id: '2' }] },
+      { id: 'b', blocks: [{ id: '3' }] },
+      { id: 'c', blocks: [] },
+    ],
+  };
+  const ids = (s: Tree) => partsOf(s).map((p) => `${idOf(p)}:${blocksOf(p).map(idOf).join('')}`);
+  expect(ids(moveTo(sheet, { part: 0, block: 0 }, { part: 0, block: 1 }).sheet)).toEqual(['a:21', 'b:3', 'c:']);
+  expect(ids(moveTo(sheet, { part: 1, block: 0 }, { part: 0, block: 1 }).sheet)).toEqual(['a:132', 'b:', 'c:']);
+  expect(ids(moveTo(sheet, { part: 0, block: 1 }, { part: 2 }).sheet)).toEqual(['a:1', 'b:3', 'c:2']);
+  expect(ids(moveTo(sheet, { part: 2 }, { part: 0 }).sheet)).toEqual(['c:', 'a:12', 'b:3']);
+  expect(moveTo(sheet, { part: 0, block: 1 }, { part: 2 }).spot).toEqual({ part: 2, block: 0 });
 });

@@ -79,6 +79,23 @@ export function move(sheet: Tree, spot: Spot, by: -1 | 1): { sheet: Tree; spot: 
   return { sheet: insert(without, { part: other, block: into }, moved), spot: { part: other, block: into } };
 }
 
+/** Moves what stands at a spot before what stands at another; a part before a part, a block anywhere. */
+export function moveTo(sheet: Tree, from: Spot, to: Spot): { sheet: Tree; spot: Spot } {
+  if (from.block === undefined) {
+    if (from.part === undefined || to.part === undefined) return { sheet, spot: from };
+    const parts = partsOf(sheet);
+    const [moved] = parts.splice(from.part, 1);
+    parts.splice(to.part, 0, moved);
+    return { sheet: { ...sheet, parts }, spot: { part: to.part } };
+  }
+  if (to.part === undefined) return { sheet, spot: from };
+  const moved = at(sheet, from);
+  const without = remove(sheet, from);
+  const room = blocksOf(at(without, { part: to.part })).length;
+  const spot = { part: to.part, block: Math.min(to.block ?? room, room) };
+  return { sheet: insert(without, spot, moved), spot };
+}
+
 export function remove(sheet: Tree, { part, block }: Spot): Tree {
   return relist(sheet, block === undefined ? undefined : part, (items) =>
     items.filter((_, i) => i !== (block ?? part)),
@@ -156,13 +173,6 @@ export function newBlock(sheet: Tree, form: BlockForm): Tree {
 
 export function newPart(sheet: Tree): Tree {
   return { ...(empty(partSchema) as Tree), id: freeId(sheet, 'part'), kind: 'measure', title: 'New part' };
-}
-
-/** What fields of these names may speak of: names on this sheet. */
-export function spokenOf(sheet: Tree): Record<string, string[]> {
-  const blocks = partsOf(sheet).flatMap(blocksOf);
-  const of = (...types: string[]) => blocks.filter((b) => types.includes(text(b.type))).map(idOf);
-  return { table: of('table'), restsOn: of('table'), bench: of('bench'), films: of('films') };
 }
 
 /** The lab's own fields, without its parts. */
