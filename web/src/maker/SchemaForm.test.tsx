@@ -113,7 +113,7 @@ test('what a bench shows and lets be done is ticked by name, and settings are ta
   expect(told.now.readouts).toEqual(['period']);
   expect(screen.getByText('wind (unknown)')).toBeTruthy();
   fireEvent.change(screen.getAllByLabelText('Add')[0], { target: { value: 'place' } });
-  fireEvent.change(screen.getByLabelText('Gravity'), { target: { value: 'moon' } });
+  fireEvent.change(screen.getByRole('combobox', { name: 'Gravity' }), { target: { value: 'moon' } });
   expect(told.now.setup).toEqual({ length: 1, wind: 3, place: 'moon' });
 });
 

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** The kinds of value that forms are made of. */
 public final class Kinds {
@@ -65,6 +66,9 @@ public final class Kinds {
         }
     };
 
+    /** A picture in Markdown without a word that stands for it. */
+    private static final Pattern WORDLESS = Pattern.compile("!\\[\\s*\\]\\(");
+
     private Kinds() {
     }
 
@@ -102,7 +106,9 @@ public final class Kinds {
         return new Simple<>(Tree.of("type", "string", "maxLength", (double) most, "contentMediaType", "text/markdown")) {
             @Override
             public String read(Object value, Where at) {
-                return plain.read(value, at);
+                String text = plain.read(value, at);
+                return text != null && WORDLESS.matcher(text).find()
+                        ? wrong(at, "a picture needs words for whoever can't see it") : text;
             }
         };
     }

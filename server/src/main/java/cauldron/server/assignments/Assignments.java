@@ -175,6 +175,20 @@ public class Assignments {
         return owned(assignmentId, teacher).info();
     }
 
+    /** A lab and a class that has it. */
+    public record GivenIn(UUID labId, UUID assignmentId, String className) {
+    }
+
+    /** Which labs classes have. */
+    @Transactional(readOnly = true)
+    public List<GivenIn> labsOf(Collection<Classes.ClassInfo> of) {
+        Map<UUID, String> names = new LinkedHashMap<>();
+        of.forEach(c -> names.put(c.id(), c.name()));
+        List<AssignmentInfo> given = ofClasses(names.keySet());
+        Map<UUID, UUID> lab = labs.labsOf(given.stream().map(AssignmentInfo::labVersionId).distinct().toList());
+        return given.stream().map(a -> new GivenIn(lab.get(a.labVersionId()), a.id(), names.get(a.classId()))).toList();
+    }
+
     /** What was given to a student's classes, each on the terms that they are for this student. */
     @Transactional(readOnly = true)
     public List<AssignmentInfo> ofStudent(UUID student, Collection<UUID> classIds) {

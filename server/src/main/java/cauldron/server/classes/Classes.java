@@ -8,6 +8,8 @@ import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HexFormat;
+import java.util.Optional;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -43,6 +45,7 @@ public class Classes {
     private final MembershipRepository memberships;
     private final Accounts accounts;
     private final Clock clock;
+    private static final int KEY_BYTES = 16;
     private final SecureRandom random = new SecureRandom();
 
     Classes(SchoolClassRepository classes, MembershipRepository memberships, Accounts accounts, Clock clock) {
@@ -108,6 +111,28 @@ public class Classes {
         SchoolClass c = owned(classId, teacher);
         c.archive(over ? clock.instant() : null);
         return info(c);
+    }
+
+    /**
+     * The key under which calendars read when a class's labs are due.
+     *
+     * @param anew whether the one before leads nowhere from now on
+     */
+    @Transactional
+    public String calendarKey(UUID classId, UUID teacher, boolean anew) {
+        SchoolClass c = owned(classId, teacher);
+        if (anew || c.calendarKey() == null) {
+            byte[] key = new byte[KEY_BYTES];
+            random.nextBytes(key);
+            c.calendarKey(HexFormat.of().formatHex(key));
+        }
+        return c.calendarKey();
+    }
+
+    /** The class of such a key. */
+    @Transactional(readOnly = true)
+    public Optional<ClassInfo> byCalendarKey(String key) {
+        return classes.findByCalendarKey(key).map(Classes::info);
     }
 
     /** Classes by id. */

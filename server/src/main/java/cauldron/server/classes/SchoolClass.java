@@ -19,6 +19,7 @@ class SchoolClass {
     private Instant createdAt;
     private Instant archivedAt;
     private boolean joinable = true;
+    private String calendarKey;
 
     protected SchoolClass() {
     }
@@ -52,6 +53,14 @@ class SchoolClass {
 
     boolean joinable() {
         return joinable;
+    }
+
+    String calendarKey() {
+        return calendarKey;
+    }
+
+    void calendarKey(String key) {
+        calendarKey = key;
     }
 
     void rename(String newName) {

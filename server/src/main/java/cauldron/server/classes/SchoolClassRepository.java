@@ -20,4 +20,6 @@ interface SchoolClassRepository extends JpaRepository<SchoolClass, UUID> {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select c from SchoolClass c where c.code = :code")
     Optional<SchoolClass> hold(String code);
+
+    Optional<SchoolClass> findByCalendarKey(String key);
 }

@@ -24,6 +24,7 @@ import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -64,6 +65,10 @@ public class GivingController {
 
     /** A lab to try: as it is written now, or its newest version. */
     record Try(@NotNull UUID labId, @NotNull Boolean asWritten) {
+    }
+
+    /** A lab and a class that has it. */
+    record GivenLabIn(@NotNull UUID labId, @NotNull UUID assignmentId, @NotNull String className) {
     }
 
     record TryBegun(@NotNull UUID workId) {
@@ -136,6 +141,13 @@ public class GivingController {
     @Transactional
     public void remove(@PathVariable UUID id, @AuthenticationPrincipal Person me) {
         acts.keep(me, "took away", title(assignments.remove(me.id(), id)));
+    }
+
+    /** Which labs this teacher's classes have now. */
+    @GetMapping("/given")
+    List<GivenLabIn> given(@AuthenticationPrincipal Person me) {
+        return assignments.labsOf(classes.ofTeacher(me.id()).stream().filter(c -> !c.archived()).toList()).stream()
+                .map(g -> new GivenLabIn(g.labId(), g.assignmentId(), g.className())).toList();
     }
 
     /** Begins a lab anew as a student would; nothing of it is in any class. */

@@ -24,7 +24,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/drafts")
 class DraftController {
 
-    record OwnView(@NotNull UUID id, @NotNull String title, @NotNull Instant changedAt, @NotNull Integer version) {
+    record OwnView(@NotNull UUID id, @NotNull String title, @NotNull Instant changedAt, @NotNull Integer version,
+                   @NotNull String folder, @NotNull Boolean shared) {
     }
 
     /** A copy of a lab, or one begun anew with an apparatus. */
@@ -60,7 +61,8 @@ class DraftController {
 
     @GetMapping
     List<OwnView> own(@AuthenticationPrincipal Person me) {
-        return drafts.own(me).stream().map(o -> new OwnView(o.id(), o.title(), o.changedAt(), o.version())).toList();
+        return drafts.own(me).stream().map(o -> new OwnView(o.id(), o.title(), o.changedAt(), o.version(), o.folder(),
+                o.shared())).toList();
     }
 
     /** Begins a lab as a copy of another, or anew with an apparatus. */

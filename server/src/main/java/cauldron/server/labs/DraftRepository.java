@@ -23,14 +23,18 @@ interface DraftRepository extends JpaRepository<Draft, UUID> {
         Instant getChanged();
 
         int getVersion();
+
+        String getFolder();
+
+        boolean getShared();
     }
 
     @Query(nativeQuery = true, value = """
-            select l.id, d.title, d.saved_at as changed,
+            select l.id, d.title, d.saved_at as changed, l.folder, l.shared_at is not null as shared,
               coalesce((select max(v.number) from lab_version v where v.lab_id = l.id), 0) as version
             from lab l cross join lateral (select sheet ->> 'title' as title, saved_at from draft where lab_id = l.id
               order by number desc limit 1) d
-            where l.owner_id = ?1 order by d.saved_at desc""")
+            where l.owner_id = ?1 and l.removed_at is null order by d.saved_at desc""")
     List<Line> ofOwner(UUID owner);
 
     Optional<Draft> findFirstByLabIdOrderByNumberDesc(UUID labId);

@@ -11,6 +11,7 @@ import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +30,7 @@ public class Drafts {
     private static final int LONGEST_TITLE = 200;
 
     /** One of a teacher's own labs. */
-    public record Own(UUID id, String title, Instant changedAt, int version) {
+    public record Own(UUID id, String title, Instant changedAt, int version, String folder, boolean shared) {
     }
 
     /**
@@ -49,12 +50,14 @@ public class Drafts {
     private final LabRepository labs;
     private final LabVersionRepository versions;
     private final DraftRepository drafts;
+    private final Pictures pictures;
     private final Clock clock;
 
-    Drafts(LabRepository labs, LabVersionRepository versions, DraftRepository drafts, Clock clock) {
+    Drafts(LabRepository labs, LabVersionRepository versions, DraftRepository drafts, Pictures pictures, Clock clock) {
         this.labs = labs;
         this.versions = versions;
         this.drafts = drafts;
+        this.pictures = pictures;
         this.clock = clock;
     }
 
@@ -62,7 +65,9 @@ public class Drafts {
     @Transactional
     public UUID copy(UUID labId, Person teacher) {
         Lab from = labs.findById(labId).filter(l -> l.isReadableBy(teacher.id())).orElseThrow(() -> Problems.notFound("lab"));
-        Map<String, Object> sheet = new LinkedHashMap<>(drafts.findFirstByLabIdOrderByNumberDesc(labId).map(Draft::sheet)
+        // A colleague's lab is copied as it was shared, not as it is being written.
+        Map<String, Object> sheet = new LinkedHashMap<>(drafts.findFirstByLabIdOrderByNumberDesc(labId)
+                .filter(d -> from.isOf(teacher.id())).map(Draft::sheet)
                 .orElseGet(() -> versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(labId).map(LabVersion::sheet)
                         .orElseThrow(() -> Problems.notFound("lab"))));
         String title = sheet.get("title") instanceof String t ? t : "lab";
@@ -83,8 +88,9 @@ public class Drafts {
         return begun(Skeleton.of(manifest), teacher);
     }
 
-    private UUID begun(Map<String, Object> sheet, Person teacher) {
-        if (labs.countByOwnerId(teacher.id()) >= MOST_LABS) {
+    /** Begins a lab of one's own with a sheet. */
+    UUID begun(Map<String, Object> sheet, Person teacher) {
+        if (labs.countByOwnerIdAndRemovedAtNull(teacher.id()) >= MOST_LABS) {
             throw Problems.conflict("too-many", "You have " + MOST_LABS + " labs of your own, which is as many as can be kept.");
         }
         Lab own = labs.save(new Lab(teacher.id(), clock.instant()));
@@ -96,7 +102,7 @@ public class Drafts {
     @Transactional(readOnly = true)
     public List<Own> own(Person teacher) {
         return drafts.ofOwner(teacher.id()).stream().map(l -> new Own(l.getId(), l.getTitle() == null || l.getTitle().isBlank()
-                ? "Without a title" : l.getTitle(), l.getChanged(), l.getVersion())).toList();
+                ? "Without a title" : l.getTitle(), l.getChanged(), l.getVersion(), l.getFolder(), l.getShared())).toList();
     }
 
     /** A lab of one's own, to go on writing. */
@@ -162,8 +168,8 @@ public class Drafts {
 
     /** Holds a lab of one's own until the transaction ends. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void hold(UUID labId, Person teacher) {
-        held(labId, teacher);
+    public Lab hold(UUID labId, Person teacher) {
+        return labs.hold(labId).filter(l -> l.isOf(teacher.id())).orElseThrow(() -> Problems.notFound("lab"));
     }
 
     /** The newest state as a version to be tried, not to be given; what was tried before is forgotten. */
@@ -196,15 +202,20 @@ public class Drafts {
         LabVersion given = versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(lab).orElse(null);
         boolean changed = given == null || !given.sheet().equals(draft.sheet());
         int version = given == null ? 0 : given.number();
+        Map<String, Object> shown = null;
+        List<Fault> faults = new ArrayList<>();
         try {
-            return new Open(draft.number(), version, changed, draft.sheet(), List.of(),
-                    Shown.toStudents(Sheet.fromTree(draft.sheet())));
+            Sheet sheet = Sheet.fromTree(draft.sheet());
+            pictures.missing(Pictures.spokenOf(draft.sheet())).forEach(id ->
+                    faults.add(new Fault("", "a picture of which a text speaks isn't here")));
+            shown = faults.isEmpty() ? Shown.toStudents(sheet) : null;
         } catch (SheetException e) {
-            return new Open(draft.number(), version, changed, draft.sheet(), e.faults(), null);
+            faults.addAll(e.faults());
         } catch (IllegalArgumentException e) {
             // What isn't even of the shape that migrations can look into.
-            return new Open(draft.number(), version, changed, draft.sheet(), List.of(new Fault("", e.getMessage())), null);
+            faults.add(new Fault("", e.getMessage()));
         }
+        return new Open(draft.number(), version, changed, draft.sheet(), faults, shown);
     }
 
     private Draft newest(UUID lab) {
@@ -212,13 +223,12 @@ public class Drafts {
     }
 
     private UUID mine(UUID labId, Person teacher) {
-        return labs.findById(labId).filter(l -> teacher.id().equals(l.ownerId())).map(Lab::id)
+        return labs.findById(labId).filter(l -> l.isOf(teacher.id())).map(Lab::id)
                 .orElseThrow(() -> Problems.notFound("lab"));
     }
 
     /** The same, held so that two windows don't keep a state at once. */
     private UUID held(UUID labId, Person teacher) {
-        return labs.hold(labId).filter(l -> teacher.id().equals(l.ownerId())).map(Lab::id)
-                .orElseThrow(() -> Problems.notFound("lab"));
+        return hold(labId, teacher).id();
     }
 }

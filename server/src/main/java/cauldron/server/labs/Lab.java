@@ -10,6 +10,8 @@ import org.hibernate.annotations.UuidGenerator;
 @Entity
 class Lab {
 
+    static final int LONGEST_FOLDER = 60;
+
     @Id
     @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
     private UUID id;
@@ -17,6 +19,9 @@ class Lab {
     private String slug;
     private UUID ownerId;
     private Instant createdAt;
+    private String folder = "";
+    private Instant sharedAt;
+    private Instant removedAt;
 
     protected Lab() {
     }
@@ -35,9 +40,27 @@ class Lab {
         return ownerId;
     }
 
+    /** Whether a teacher may write it. */
+    boolean isOf(UUID teacher) {
+        return removedAt == null && teacher.equals(ownerId);
+    }
+
+    void fileUnder(String name) {
+        folder = name;
+    }
+
+    void share(Instant at) {
+        sharedAt = at;
+    }
+
+    void remove(Instant at) {
+        removedAt = at;
+        sharedAt = null;
+    }
+
     /** Whether a teacher may read, copy and give it. */
     boolean isReadableBy(UUID teacher) {
-        return ownerId == null || ownerId.equals(teacher);
+        return removedAt == null && (ownerId == null || ownerId.equals(teacher) || sharedAt != null);
     }
 
     UUID id() {

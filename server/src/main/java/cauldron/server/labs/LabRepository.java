@@ -1,6 +1,7 @@
 package cauldron.server.labs;
 
 import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,7 +12,9 @@ interface LabRepository extends JpaRepository<Lab, UUID> {
 
     Optional<Lab> findBySlug(String slug);
 
-    long countByOwnerId(UUID ownerId);
+    long countByOwnerIdAndRemovedAtNull(UUID ownerId);
+
+    List<Lab> findBySharedAtNotNullAndRemovedAtNullOrderBySharedAtDesc();
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select l from Lab l where l.id = ?1")

@@ -1,5 +1,6 @@
 package cauldron.server.labs;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,6 +10,13 @@ import org.springframework.data.jpa.repository.Query;
 interface LabVersionRepository extends JpaRepository<LabVersion, UUID> {
 
     Optional<LabVersion> findFirstByLabIdAndNumberNotNullOrderByNumberDesc(UUID labId);
+
+    /** Which lab a version is of, without what it says. */
+    record OfLab(UUID id, UUID labId) {
+    }
+
+    @Query("select new cauldron.server.labs.LabVersionRepository$OfLab(v.id, v.labId) from LabVersion v where v.id in ?1")
+    List<OfLab> labsOf(Collection<UUID> ids);
 
     @Query("select v.labId from LabVersion v where v.id = ?1")
     Optional<UUID> labOf(UUID id);

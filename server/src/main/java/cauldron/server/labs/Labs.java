@@ -7,6 +7,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -113,6 +114,14 @@ public class Labs {
     @Transactional(readOnly = true)
     public UUID labOf(UUID versionId) {
         return versions.labOf(versionId).orElseThrow(() -> Problems.notFound("lab"));
+    }
+
+    /** The labs that versions are of. */
+    @Transactional(readOnly = true)
+    public Map<UUID, UUID> labsOf(Collection<UUID> versionIds) {
+        Map<UUID, UUID> map = new LinkedHashMap<>();
+        versions.labsOf(versionIds).forEach(v -> map.put(v.id(), v.labId()));
+        return map;
     }
 
     /** The newest version of the lab that a version is of. */

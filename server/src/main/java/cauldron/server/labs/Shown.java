@@ -6,6 +6,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.commonmark.node.AbstractVisitor;
+import org.commonmark.node.Image;
+import org.commonmark.node.Node;
 import org.commonmark.parser.Parser;
 import org.commonmark.renderer.html.HtmlRenderer;
 
@@ -16,15 +19,32 @@ import org.commonmark.renderer.html.HtmlRenderer;
  */
 public final class Shown {
 
-    private static final Parser MARKDOWN = Parser.builder().build();
-    private static final HtmlRenderer HTML = HtmlRenderer.builder().escapeHtml(true).sanitizeUrls(true).build();
+    private static final Parser MARKDOWN = Parser.builder().customInlineContentParserFactory(new Formulas()).build();
+    private static final HtmlRenderer HTML = HtmlRenderer.builder().escapeHtml(true).sanitizeUrls(true)
+            .nodeRendererFactory(Formulas.Setter::new).build();
 
     private Shown() {
     }
 
     /** Markdown as HTML. */
     public static String html(String markdown) {
-        return HTML.render(MARKDOWN.parse(markdown));
+        Node text = MARKDOWN.parse(markdown);
+        text.accept(new AbstractVisitor() {
+            @Override
+            public void visit(Image image) {
+                String address = Pictures.address(image.getDestination());
+                if (address == null) {
+                    // Nothing is fetched from elsewhere: what stands for the picture stays.
+                    while (image.getFirstChild() != null) {
+                        image.insertBefore(image.getFirstChild());
+                    }
+                    image.unlink();
+                } else {
+                    image.setDestination(address);
+                }
+            }
+        });
+        return HTML.render(text);
     }
 
     /** What a student's browser gets of a sheet. */

@@ -47,6 +47,7 @@ class BodyLimits extends OncePerRequestFilter {
     private static final int ENTRIES = 1000 * KILO;
     private static final int FILE = 5000 * KILO;
     private static final int USUAL = 256 * KILO;
+    private static final Set<String> FILES = Set.of("/api/pictures", "/api/drafts/file");
     private static final Set<String> ANONYMOUS = Set.of("/api/session", "/api/join", "/api/me", "/api/enter",
             "/api/enter/look");
 
@@ -57,7 +58,7 @@ class BodyLimits extends OncePerRequestFilter {
         if (path.startsWith("/api/works/") && path.endsWith("/entries")) {
             return ENTRIES;
         }
-        return path.startsWith("/api/spreadsheets") || path.endsWith("/report") ? FILE : USUAL;
+        return path.startsWith("/api/spreadsheets") || path.endsWith("/report") || FILES.contains(path) ? FILE : USUAL;
     }
 
     @Override

@@ -4,6 +4,7 @@ import jakarta.servlet.DispatcherType;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.observation.SecurityObservationSettings;
@@ -40,8 +41,9 @@ class SecurityConfiguration {
                                 "/api/openapi.json", "/health").permitAll()
                         .requestMatchers("/api/admin/**").hasRole("ADMINISTRATOR")
                         .requestMatchers("/api/memberships").hasRole("STUDENT")
-                        .requestMatchers("/api/classes/**", "/api/labs/**", "/api/drafts/**",
+                        .requestMatchers("/api/classes/**", "/api/labs/**", "/api/drafts/**", "/api/shelf/**",
                                 "/api/teaching/**").hasRole("TEACHER")
+                        .requestMatchers(HttpMethod.POST, "/api/pictures").hasRole("TEACHER")
                         .requestMatchers("/api/**").authenticated()
                         .anyRequest().permitAll())
                 .csrf(c -> c.spa().csrfTokenRepository(tokens))

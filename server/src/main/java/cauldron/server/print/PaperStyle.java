@@ -32,6 +32,8 @@ public final class PaperStyle {
             tr { page-break-inside: avoid; }
             td.number { text-align: right; }
             .figure { page-break-inside: avoid; margin: 6pt 0 10pt; }
+            p img { max-width: 15cm; }
+            .formula { font-style: italic; }
             .figure img { width: 15cm; }
             .prediction .figure img { width: 9cm; }
             .found { font-weight: bold; margin: 0 0 2pt; }

@@ -25,9 +25,9 @@ public final class PdfPrinter {
         PdfRendererBuilder builder = new PdfRendererBuilder();
         builder.useFastMode();
         builder.usePdfUaAccessibility(true);
-        builder.useExternalResourceAccessControl((uri, type) -> uri != null && uri.startsWith("data:image/png;"),
+        builder.useExternalResourceAccessControl((uri, type) -> isPicture(uri),
                 ExternalResourceControlPriority.RUN_BEFORE_RESOLVING_URI);
-        builder.useExternalResourceAccessControl((uri, type) -> uri != null && uri.startsWith("data:image/png;"),
+        builder.useExternalResourceAccessControl((uri, type) -> isPicture(uri),
                 ExternalResourceControlPriority.RUN_AFTER_RESOLVING_URI);
         font(builder, "400Regular/AtkinsonHyperlegibleNext_400Regular.ttf", HOUSE, 400, FontStyle.NORMAL);
         font(builder, "400Regular_Italic/AtkinsonHyperlegibleNext_400Regular_Italic.ttf", HOUSE, 400, FontStyle.ITALIC);
@@ -42,6 +42,10 @@ public final class PdfPrinter {
             throw new UncheckedIOException(e);
         }
         return out.toByteArray();
+    }
+
+    private static boolean isPicture(String uri) {
+        return uri != null && (uri.startsWith("data:image/png;") || uri.startsWith("data:image/jpeg;"));
     }
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight, FontStyle style) {

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jsoup.nodes.Document;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -54,10 +55,12 @@ class ReportController {
     private final Assignments assignments;
     private final Marking marking;
     private final Accounts accounts;
+    private final cauldron.server.labs.Pictures ofLabs;
     private final Clock clock;
 
-    ReportController(Assignments assignments, Marking marking, Accounts accounts, JsonMapper json,
-            Clock clock) {
+    ReportController(Assignments assignments, Marking marking, Accounts accounts, cauldron.server.labs.Pictures ofLabs,
+            JsonMapper json, Clock clock) {
+        this.ofLabs = ofLabs;
         this.desk = new Desk("reports", json);
         this.assignments = assignments;
         this.marking = marking;
@@ -84,9 +87,11 @@ class ReportController {
         }
         UUID student = opened.work().studentId();
         String name = accounts.people(Set.of(student)).get(student).displayName();
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(desk.take(() -> Map.of("pdf",
-                PdfPrinter.print(new Report(opened, marking.standing(opened), name, pictures, zone, clock.instant())
-                        .document()))));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(desk.take(() -> {
+            Document page = new Report(opened, marking.standing(opened), name, pictures, zone, clock.instant()).document();
+            ofLabs.putInto(page);
+            return Map.of("pdf", PdfPrinter.print(page));
+        }));
     }
 
     /** Lets nothing through but a picture of a size that can be printed. */

@@ -3,10 +3,12 @@ package cauldron.server.worksheets;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.labs.Drafts;
 import cauldron.server.labs.Labs;
+import cauldron.server.labs.Pictures;
 import cauldron.server.platform.Person;
 import cauldron.server.print.PaperStyle;
 import cauldron.server.print.PdfPrinter;
 import java.util.UUID;
+import org.jsoup.nodes.Document;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -22,7 +24,10 @@ class WorksheetController {
     private final Labs labs;
     private final Drafts drafts;
 
-    WorksheetController(Labs labs, Drafts drafts) {
+    private final Pictures pictures;
+
+    WorksheetController(Labs labs, Drafts drafts, Pictures pictures) {
+        this.pictures = pictures;
         this.labs = labs;
         this.drafts = drafts;
     }
@@ -41,8 +46,9 @@ class WorksheetController {
         return paper(drafts.sound(labId, me), size, key);
     }
 
-    private static ResponseEntity<byte[]> paper(Sheet sheet, PaperStyle.Size size, boolean key) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
-                .body(PdfPrinter.print(new Worksheet(sheet, key, size).document()));
+    private ResponseEntity<byte[]> paper(Sheet sheet, PaperStyle.Size size, boolean key) {
+        Document page = new Worksheet(sheet, key, size).document();
+        pictures.putInto(page);
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(PdfPrinter.print(page));
     }
 }
