@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { Shell } from '../shell/Shell';
 import { Button, menuBox, menuItem, Toggle, Trouble } from '../ui';
+import { CalendarButton } from './CalendarDialog';
 import { OneTimeCode } from './OneTimeCode';
 import { Confirm, Rename, Move, SlipsDialog } from './RosterDialogs';
 
@@ -86,6 +87,7 @@ export function Roster() {
               {data.archived ? <ArchiveRestore size={15} aria-hidden /> : <Archive size={15} aria-hidden />}
               {data.archived ? 'Take up again' : 'Archive'}
             </Button>
+            <CalendarButton classId={data.id} name={data.name} />
             <Button kind="main" disabled={here.length === 0} onClick={() => setAsking({ what: 'slips' })}>
               <Printer size={15} aria-hidden />
               Sign-in slips

@@ -42,12 +42,14 @@ export function inWords(name: string) {
 
 export const labSchema = DEFS.Sheet;
 export const partSchema = DEFS.Part;
+/** Kinds whose names in the schema aren't a teacher's words. */
+const NAMES: Record<string, string> = { films: 'Recordings', bench: 'Open bench' };
 /** Every kind of block, in the order in which the core lists them. */
 export const blockForms: BlockForm[] = partSchema.properties!.blocks.items!.oneOf!.map((ref) => {
   const schema = resolved(ref);
   return {
     type: schema.properties!.type.const!,
-    name: inWords(ref.$ref!.split('/').at(-1)!),
+    name: NAMES[schema.properties!.type.const!] ?? inWords(ref.$ref!.split('/').at(-1)!),
     about: schema.description ?? '',
     schema,
   };

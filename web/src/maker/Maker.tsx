@@ -12,6 +12,7 @@ import { Help } from '../shell/Help';
 import { Button, Dialog, Trouble } from '../ui';
 import { dayAndTime } from '../ui/dates';
 import { PaperDialog } from '../ui/PaperDialog';
+import { MadeUp } from './MadeUp';
 import { Outline } from './Outline';
 import { BlockForm } from './BlockForm';
 import { at, idOf, labFields, partFields, put, spotOf, type Spot, type Tree } from './tree';
@@ -83,6 +84,9 @@ function Writing({ labId, opened }: { labId: string; opened: Schemas['DraftView'
                   onChange={(next) => draft.change(put(sheet, chosen, next))}
                 />
               </Suspense>
+              {(one.type === 'films' || one.type === 'number') && (
+                <MadeUp key={idOf(one)} labId={labId} block={idOf(one)} what={one.type} settle={draft.settle} />
+              )}
             </div>
           ) : (
             <p className="text-soft">

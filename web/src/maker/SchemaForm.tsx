@@ -5,6 +5,7 @@ import { Button, IconButton, inputClass } from '../ui';
 import { Checks } from './Checks';
 import { MarkdownField } from './MarkdownField';
 import { Offered, type Offer } from './offers';
+import { Pairs } from './Pairs';
 import { SettingsGroup } from './SettingsGroup';
 import { empty, type Tree } from './tree';
 import { meant, plain } from './typed';
@@ -75,7 +76,9 @@ function Labelled({ name, schema, children }: Pick<FieldProps, 'name' | 'schema'
   return (
     <label className="flex flex-col gap-1">
       <span className="font-semibold">{fieldName(name)}</span>
-      {schema.description && name !== 'id' && <span className="text-fine text-soft">{schema.description}</span>}
+      {schema.description && name !== 'id' && schema.description !== `${fieldName(name)}.` && (
+        <span className="text-fine text-soft">{schema.description}</span>
+      )}
       {children}
     </label>
   );
@@ -346,55 +349,6 @@ function Named(props: FieldProps) {
       ranged={ranged}
       value={typeof value === 'object' && value !== null ? (value as Tree) : {}}
       onChange={(v) => onChange(Object.keys(v).length || needed ? v : undefined)}
-    />
-  );
-}
-
-function Pairs({ name, schema, value, needed, onChange }: FieldProps) {
-  const rows = Object.entries((value ?? {}) as Tree);
-  const set = (next: [string, unknown][]) => onChange(next.length || needed ? Object.fromEntries(next) : undefined);
-  return (
-    <fieldset className="flex min-w-0 flex-col gap-1.5 rounded-house border px-3 py-2">
-      <legend className="px-1 font-semibold">{fieldName(name)}</legend>
-      {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
-      {rows.map(([key, v], i) => (
-        <div key={i} className="flex items-center gap-2">
-          <input
-            className={`${inputClass} w-40 min-w-0`}
-            aria-label={`Name of ${fieldName(name).toLowerCase()} ${i + 1}`}
-            value={key}
-            onChange={(e) => set(rows.map((r, k) => (k === i ? [e.target.value, v] : r)))}
-          />
-          <NamedValue
-            label={`Value of ${key}`}
-            value={v}
-            onChange={(n) => set(rows.map((r, k) => (k === i ? [key, n] : r)))}
-          />
-          <IconButton label={`Take ${key} away`} onClick={() => set(rows.filter((_, k) => k !== i))}>
-            <Trash2 size={14} />
-          </IconButton>
-        </div>
-      ))}
-      <Button small className="self-start" onClick={() => set([...rows, ['', 0]])}>
-        <Plus size={13} aria-hidden />
-        Add one
-      </Button>
-    </fieldset>
-  );
-}
-
-function NamedValue({ label, value, onChange }: { label: string; value: unknown; onChange: (v: unknown) => void }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  return (
-    <input
-      className={`${inputClass} mono min-w-0 flex-1`}
-      aria-label={label}
-      value={typed ?? plain(value)}
-      onBlur={() => setTyped(null)}
-      onChange={(e) => {
-        setTyped(e.target.value);
-        onChange(meant(e.target.value) ?? '');
-      }}
     />
   );
 }

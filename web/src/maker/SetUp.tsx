@@ -46,7 +46,9 @@ export function SetUp({
     <Dialog open full onClose={onClose} title={`${m.name}: how it stands at first`}>
       <div className="flex min-h-0 flex-1 gap-4">
         <div className="flex min-w-0 flex-1 flex-col border">
-          <BenchStage bench={bench} side={0} layers={SHOWN} tool={null} />
+          <div className="relative grid min-h-0 flex-1">
+            <BenchStage bench={bench} side={0} layers={SHOWN} tool={null} />
+          </div>
           <Trouble error={bench.trouble} />
           <Transport bench={bench} compact />
         </div>

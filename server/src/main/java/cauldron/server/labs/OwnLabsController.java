@@ -7,7 +7,6 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -23,7 +22,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Folders, the shelf of the school, labs as files. */
+/** Folders, putting labs on the shelf of the school, labs as files. */
 @RestController
 class OwnLabsController {
 
@@ -33,11 +32,6 @@ class OwnLabsController {
     }
 
     record Shelving(@NotNull Boolean shared) {
-    }
-
-    /** A lab on the shelf. */
-    record ShelfView(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
-                     @NotNull String apparatus, @NotNull Double points, @NotNull UUID owner, @NotNull Boolean own) {
     }
 
     record BroughtLab(@NotNull UUID id) {
@@ -66,12 +60,6 @@ class OwnLabsController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable UUID labId, @AuthenticationPrincipal Person me) {
         labs.remove(labId, me);
-    }
-
-    @GetMapping("/api/shelf")
-    List<ShelfView> shelf(@AuthenticationPrincipal Person me) {
-        return labs.shelf(me).stream().map(l -> new ShelfView(l.id(), l.sheet().title(), l.sheet().summary(),
-                l.sheet().minutes(), l.sheet().apparatus(), l.sheet().points(), l.owner(), l.own())).toList();
     }
 
     /** The newest version of a lab as a file. */
