@@ -105,7 +105,7 @@ function LabCard({ lab }: { lab: Schemas['AssignedLab'] }) {
         <h3 className="text-lead font-bold">{lab.title}</h3>
         <p className="max-w-prose">{lab.summary}</p>
         <p className="mt-1 text-fine text-soft">
-          {lab.className} · about {lab.minutes} minutes
+          {lab.className} · {lab.category} · about {lab.minutes} minutes
           <When lab={lab} />
         </p>
       </div>

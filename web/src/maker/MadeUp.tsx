@@ -41,7 +41,7 @@ function Shown({ labId, block, onClose }: { labId: string; block: string; onClos
   });
   const values = data?.students[0]?.values ?? [];
   return (
-    <Dialog open wide onClose={onClose} title="Tried on students who don’t exist">
+    <Dialog open full onClose={onClose} title="Tried on students who don’t exist">
       <Trouble error={error} />
       {!data && !error && <p className="text-soft">Making them up …</p>}
       {data && data.warnings.length > 0 && (
@@ -62,7 +62,7 @@ function Shown({ labId, block, onClose }: { labId: string; block: string; onClos
       )}
       {values.length > 0 && (
         <div className="mb-4 overflow-x-auto">
-          <table className="text-left">
+          <table className="text-left text-fine">
             <thead className="text-fine text-soft">
               <tr>
                 <th scope="col" className="py-1 pr-4 font-semibold">
@@ -78,7 +78,7 @@ function Shown({ labId, block, onClose }: { labId: string; block: string; onClos
             <tbody>
               {values.map((v, i) => (
                 <tr key={v.what} className="border-t">
-                  <th scope="row" className="py-1 pr-4 font-normal">
+                  <th scope="row" className="min-w-56 py-1 pr-4 font-normal">
                     {v.what}
                   </th>
                   {data!.students.map((s) => (

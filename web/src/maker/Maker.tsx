@@ -198,6 +198,11 @@ function Faults({ draft, onChoose }: { draft: Draft; onChoose: (spot: Spot) => v
           )}
         </div>
       )}
+      {kept.models.map((words) => (
+        <p key={words} className="mb-4 rounded-house border-l-3 border-indigo bg-stage px-3 py-2">
+          {words} Try it; when it is as you want it, press <b>Make it ready to give</b>.
+        </p>
+      ))}
       {kept.faults.length > 0 && (
         <section className="mb-4 rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
           <h2 className="font-semibold">

@@ -1,13 +1,15 @@
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
 import { clsx } from 'clsx';
-import { ChevronDown, ChevronUp, Copy, GripVertical, Plus, Trash2 } from 'lucide-react';
+import { ChevronDown, ChevronUp, Copy, Eye, EyeOff, GripVertical, Plus, Trash2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { blockForms } from '../core/labForm';
 import { IconButton } from '../ui';
 import {
   blocksOf,
+  at,
   copy,
   headingOf,
+  hide,
   insert,
   move,
   moveTo,
@@ -110,6 +112,14 @@ export function Outline({
         >
           <ChevronDown size={14} />
         </IconButton>
+        {spot.block !== undefined && (
+          <IconButton
+            label={at(sheet, spot).hidden === true ? 'Show the block to students' : 'Hide the block from students'}
+            onClick={() => onChange(hide(sheet, spot), spot)}
+          >
+            {at(sheet, spot).hidden === true ? <Eye size={14} /> : <EyeOff size={14} />}
+          </IconButton>
+        )}
         <IconButton label={`Copy the ${what.toLowerCase()}`} onClick={() => onChange(copy(sheet, spot), spot)}>
           <Copy size={14} />
         </IconButton>
@@ -147,7 +157,12 @@ export function Outline({
                 {blocksOf(part).map((block, b) => (
                   <li key={b}>
                     <Draggable spot={{ part: p, block: b }} name={headingOf(block)}>
-                      {line({ part: p, block: b }, headingOf(block), kindInWords(block.type))}
+                      {line(
+                        { part: p, block: b },
+                        headingOf(block),
+                        block.hidden === true ? 'hidden' : kindInWords(block.type),
+                        block.hidden === true ? 'text-soft line-through' : '',
+                      )}
                     </Draggable>
                     {tools({ part: p, block: b }, 'Block')}
                   </li>

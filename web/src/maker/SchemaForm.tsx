@@ -268,9 +268,15 @@ function Items({ name, schema, value, needed, onChange }: FieldProps) {
       {items.map((item, i) => {
         const nth = `${fieldName(name).toLowerCase()} ${i + 1}`;
         return (
-          <div key={i} className="flex items-start gap-2 border-b border-dashed pb-2 last-of-type:border-0">
+          <div
+            key={i}
+            className={
+              'flex items-start gap-2 border-b border-dashed pb-2 last-of-type:border-0 ' +
+              (resolved(of).properties ? 'flex-wrap' : '')
+            }
+          >
             <span className="mono w-5 shrink-0 pt-1.5 text-right text-soft">{i + 1}</span>
-            <div className="min-w-0 flex-1">
+            <div className={resolved(of).properties ? 'order-last w-full pl-3' : 'min-w-0 flex-1'}>
               <Item
                 schema={of}
                 value={item}
@@ -278,7 +284,7 @@ function Items({ name, schema, value, needed, onChange }: FieldProps) {
                 onChange={(v) => set(items.map((o, k) => (k === i ? v : o)))}
               />
             </div>
-            <span className="flex shrink-0">
+            <span className="ml-auto flex shrink-0">
               <IconButton label={`${nth} up`} disabled={i === 0} onClick={() => set(swapped(items, i - 1))}>
                 <ChevronUp size={14} />
               </IconButton>

@@ -81,7 +81,10 @@ export function offersOf(sheet: Tree, one: Tree, manifests: Record<string, Manif
       outcome: outcomes,
       within: outcomes,
     },
-    several: m ? severalOf(m) : {},
+    several: {
+      ...(m ? severalOf(m) : {}),
+      spotCheck: blocks.filter((b) => Number(b.points) > 0).map((b) => ({ id: idOf(b), name: headingOf(b) })),
+    },
     settings: m?.settings ?? [],
     ranged: one.type === 'films',
   };

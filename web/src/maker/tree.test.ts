@@ -6,6 +6,8 @@ import {
   copy,
   empty,
   freeId,
+  headingOf,
+  hide,
   idOf,
   insert,
   move,
@@ -105,6 +107,24 @@ test('what is odd in a sheet doesn’t stop it from being written', () => {
   const mended = insert(put(odd, { part: 0 }, { id: 'p', blocks: [] }), { part: 0, block: 0 }, { id: 'x' });
   expect(at(mended, { part: 0, block: 0 })).toEqual({ id: 'x' });
   expect(at(mended, { part: 1 }).blocks).toBe('none');
+});
+
+test('a block is hidden and shown again, and is known by what it says or by its kind', () => {
+  const sheet = {
+    parts: [
+      {
+        id: 'a',
+        blocks: [
+          { id: 'f', type: 'films' },
+          { id: 't', type: 'text', markdown: '# Hi' },
+        ],
+      },
+    ],
+  };
+  const hidden = hide(sheet, { part: 0, block: 1 });
+  expect(at(hidden, { part: 0, block: 1 }).hidden).toBe(true);
+  expect(hide(hidden, { part: 0, block: 1 })).toEqual(sheet);
+  expect(blocksOf(partsOf(sheet)[0]).map(headingOf)).toEqual(['Recordings', 'Hi']);
 });
 
 test('what is dragged goes before what it is let go on, also into another part', () => {

@@ -1,4 +1,4 @@
-import { labSchema, partSchema, resolved, type BlockForm, type Schema } from '../core/labForm';
+import { blockForms, labSchema, partSchema, resolved, type BlockForm, type Schema } from '../core/labForm';
 
 /** A sheet as it is written: anything may be wrong in it. */
 export type Tree = Record<string, unknown>;
@@ -20,9 +20,18 @@ export const idOf = (t: Tree) => text(t.id);
 
 /** What a block is known by in a list: its title, its first words, or its name on the sheet. */
 export function headingOf(block: Tree) {
-  const said = text(block.title) || text(block.prompt) || text(block.markdown) || idOf(block);
+  const said = text(block.title) || text(block.prompt) || text(block.markdown) || unsaid(block);
   const words = said.replace(/[*#_]/g, '').replace(/\s+/g, ' ').trim();
   return words.length > 60 ? `${words.slice(0, 58)} …` : words;
+}
+
+/** A block that says nothing is known by its kind, anything else by its name on the sheet. */
+const unsaid = (block: Tree) => blockForms.find((f) => f.type === block.type)?.name ?? idOf(block);
+
+/** Hides a block from students and keeps it, or shows it again. */
+export function hide(sheet: Tree, spot: Spot): Tree {
+  const { hidden, ...block } = at(sheet, spot);
+  return put(sheet, spot, hidden === true ? block : { ...block, hidden: true });
 }
 
 /** What stands at a spot. */

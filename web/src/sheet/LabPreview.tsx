@@ -47,7 +47,7 @@ export default function LabPreview() {
         </Link>
         <h1 className="text-lead font-bold">{sheet.title}</h1>
         <span className="text-soft">
-          as a student sees it · about {sheet.minutes} minutes · {sheet.points} points
+          as a student sees it · about {sheet.minutes} minutes · {sheet.points} points · {sheet.category}
         </span>
         <span className="ml-auto">
           <Help at="give" />
@@ -94,7 +94,8 @@ function Offer({ block }: { block: Extract<Sheet['parts'][number]['blocks'][numb
       </p>
       {block.choices.map((c) => (
         <p key={c.id} className="text-fine">
-          <span className="text-soft">{c.name}:</span> {c.options.map((o) => o.name).join(', ')}
+          <span className="text-soft">{c.name}:</span>{' '}
+          {c.options.map((o) => o.name + (o.demonstration ? ' (your example)' : '')).join(', ')}
         </p>
       ))}
     </div>

@@ -9,10 +9,18 @@ export function nameOf(block: BlockOf<'films'>, trial: Schemas['TrialView']) {
   return `Trial ${trial.number}: ${names.join(', ')}`;
 }
 
+type Choice = BlockOf<'films'>['choices'][number];
+/** What students may choose: not what their teacher keeps for demonstrating. */
+const open = (c: Choice) => c.options.filter((o) => !o.demonstration);
+
 /** Names of the first choice that haven't been filmed yet. */
 function notFilmed(block: BlockOf<'films'>, trials: Schemas['TrialView'][]) {
   const [first] = block.choices;
-  return first ? first.options.filter((o) => !trials.some((t) => t.chosen[first.id] === o.id)).map((o) => o.name) : [];
+  return first
+    ? open(first)
+        .filter((o) => !trials.some((t) => t.chosen[first.id] === o.id))
+        .map((o) => o.name)
+    : [];
 }
 
 /** Which of what has been filmed lies on the bench. */
@@ -60,8 +68,9 @@ export function TrialBar({
 }) {
   const queries = useQueryClient();
   const [chosen, setChosen] = useState<Record<string, string>>(() =>
-    Object.fromEntries(block.choices.map((c) => [c.id, c.options[0].id])),
+    Object.fromEntries(block.choices.map((c) => [c.id, (open(c)[0] ?? c.options[0]).id])),
   );
+  const demonstrates = !!queries.getQueryData<Schemas['WorkView']>(['work', work])?.tryOf;
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>(null);
   const record = async () => {
@@ -98,7 +107,7 @@ export function TrialBar({
               label={c.name}
               value={chosen[c.id]}
               onChange={(v) => setChosen({ ...chosen, [c.id]: v })}
-              options={c.options}
+              options={demonstrates ? c.options : open(c)}
             />
           ))}
           <Button kind="main" small onClick={() => void record()} disabled={busy}>

@@ -17,3 +17,6 @@ alter table lab add column removed_at timestamptz;
 
 -- Whoever knows this key reads when a class's labs are due, as calendars do, without signing in.
 alter table school_class add column calendar_key text unique;
+
+-- Which version of each apparatus's model a lab was made ready with; nothing is known of those made before.
+alter table lab_version add column models jsonb not null default '{}';

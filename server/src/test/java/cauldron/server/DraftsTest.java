@@ -84,6 +84,36 @@ class DraftsTest {
     }
 
     @Test
+    void whatIsHiddenIsKeptAndInNoVersion() {
+        String lab = copyOf("The lamp keeper's clock");
+        Map<String, Object> sheet = sheet(ines.json("/api/drafts/" + lab));
+        block(sheet, "why").put("hidden", true);
+        JsonNode kept = Visitor.read(save(lab, sheet, 1));
+        assertThat(kept.get("faults")).isEmpty();
+        assertThat(kept.get("shown").toString()).doesNotContain("\"why\"");
+        assertThat(kept.get("sheet").toString()).contains("\"why\"");
+        Visitor.read(ines.post("/api/drafts/" + lab + "/versions", Map.of()));
+        assertThat(ines.json("/api/labs/" + lab).get("sheet").toString()).doesNotContain("\"why\"");
+        block(sheet, "g").put("hidden", true);
+        block(sheet, "readings").put("hidden", true);
+        assertThat(Visitor.read(save(lab, sheet, 2)).get("faults").toString()).as("a graph speaks of what is hidden")
+                .contains("readings");
+    }
+
+    @Test
+    void aNewerModelOfAnApparatusIsToldUntilTheLabIsMadeReadyAgain() {
+        String lab = copyOf("The lamp keeper's clock");
+        Visitor.read(ines.post("/api/drafts/" + lab + "/versions", Map.of()));
+        assertThat(ines.json("/api/drafts/" + lab).get("models")).isEmpty();
+        ServerExtension.bean(org.springframework.jdbc.core.JdbcTemplate.class).update(
+                "update lab_version set models = '{\"pendulum\": 0}' where lab_id = cast(? as uuid)", lab);
+        JsonNode open = ines.json("/api/drafts/" + lab);
+        assertThat(open.at("/models/0").asString()).contains("The pendulum has a newer model", "version 0");
+        assertThat(open.get("changed").asBoolean()).isTrue();
+        assertThat(Visitor.read(ines.post("/api/drafts/" + lab + "/versions", Map.of())).get("models")).isEmpty();
+    }
+
+    @Test
     void onesOwnLabsAreListedTheOneChangedLastFirst() {
         String first = copyOf("As much in as out");
         String second = copyOf("The coal run");

@@ -252,6 +252,40 @@ class GivingTest {
     }
 
     @Test
+    @SuppressWarnings("unchecked")
+    void theTeachersExampleIsFilmedInATryAndByNoStudent() {
+        String lab = copyOf("The lamp keeper's clock");
+        JsonNode draft = ines.json("/api/drafts/" + lab);
+        Map<String, Object> sheet = JSON.convertValue(draft.get("sheet"), new TypeReference<>() { });
+        for (Map<String, Object> part : (List<Map<String, Object>>) sheet.get("parts")) {
+            for (Map<String, Object> block : (List<Map<String, Object>>) part.get("blocks")) {
+                if (block.get("type").equals("films")) {
+                    List<Map<String, Object>> choices = (List<Map<String, Object>>) block.get("choices");
+                    ((List<Map<String, Object>>) choices.get(0).get("options")).get(0).put("demonstration", true);
+                }
+            }
+        }
+        sheet.put("scheme", Map.of("completeness", 50, "spotCheck", List.of("g", "gone")));
+        JsonNode kept = Visitor.read(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", 1)));
+        assertThat(kept.get("faults").toString()).contains("there is no block “gone”");
+        sheet.put("scheme", Map.of("completeness", 50, "spotCheck", List.of("g")));
+        assertThat(Visitor.read(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", 2))).get("faults")).isEmpty();
+        publish(lab);
+        Map<String, Object> example = Map.of("id", UUID.randomUUID(), "block", "films", "chosen",
+                Map.of("cord", "tern", "release", "keel", "bob", "m120"));
+        assertThat(ines.post("/api/works/" + tried(lab, false) + "/trials", example).statusCode()).as("after the seal").isEqualTo(409);
+        Room own = new Room(ines, ines, "", tried(lab, false));
+        own.seal();
+        assertThat(ines.post("/api/works/" + own.work() + "/trials", example).statusCode()).isEqualTo(200);
+        Room room = Room.ofLab("ines", lab);
+        room.seal();
+        HttpResponse<String> refused = room.student().post("/api/works/" + room.work() + "/trials",
+                Map.of("id", UUID.randomUUID(), "block", "films", "chosen", example.get("chosen")));
+        assertThat(refused.statusCode()).isEqualTo(400);
+        assertThat(refused.body()).contains("your teacher's example");
+    }
+
+    @Test
     void onlySoundLabsThatOneMayReadAreTried() {
         String lab = copyOf("The lamp keeper's clock");
         assertThat(ines.post("/api/teaching/tries", Map.of("labId", lab, "asWritten", false)).statusCode())

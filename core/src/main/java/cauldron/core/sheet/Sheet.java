@@ -13,9 +13,11 @@ import java.util.Map;
  * A lab: a sheet of parts in the order in which they are worked through. A part that holds a prediction
  * must be sealed before the next one opens.
  *
- * @param minutes how long it takes
+ * @param minutes  how long it takes
+ * @param category practice, formative or graded
  */
-public record Sheet(String title, String summary, int minutes, String apparatus, List<Part> parts) implements Neighbours {
+public record Sheet(String title, String summary, int minutes, String apparatus, String category, Scheme scheme, List<Part> parts)
+        implements Neighbours {
 
     /** The version in which sheets are written now. */
     public static final int VERSION = 2;
@@ -80,7 +82,7 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
 
     /** The same lab, but so many tries at each question bring points. */
     public Sheet withTries(int tries) {
-        return new Sheet(title, summary, minutes, apparatus, parts.stream().map(p -> new Part(p.id(), p.kind(), p.title(),
+        return new Sheet(title, summary, minutes, apparatus, category, scheme, parts.stream().map(p -> new Part(p.id(), p.kind(), p.title(),
                 p.blocks().stream().map(b -> b instanceof Question q ? q.withTries(tries) : b).toList())).toList());
     }
 

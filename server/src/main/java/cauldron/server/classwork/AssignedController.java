@@ -29,7 +29,7 @@ class AssignedController {
      * @param state waiting (not open yet), not-started, working, returned (given back by the teacher) or submitted
      */
     record AssignedLab(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
-                       @NotNull String className, Instant openAt, Instant dueAt, @NotNull String state, String part,
+                       @NotNull String category, @NotNull String className, Instant openAt, Instant dueAt, @NotNull String state, String part,
                        @NotNull Double points, @NotNull Double of, @NotNull Boolean marked,
                        @NotNull Boolean late, @NotNull Boolean closed) {
     }
@@ -79,7 +79,7 @@ class AssignedController {
                 : work.reopenedAt() != null ? "returned" : "working";
         // Who has nothing in yet is late as soon as it was due.
         boolean late = work == null ? a.terms().late(now) : a.late(work, now);
-        return new AssignedLab(a.id(), sheet.title(), sheet.summary(), sheet.minutes(), of.name(),
+        return new AssignedLab(a.id(), sheet.title(), sheet.summary(), sheet.minutes(), sheet.category(), of.name(),
                 a.terms().openAt(), a.dueAt(), state, at == null ? null : at.title(), s == null ? 0 : s.points(),
                 sheet.points(), s != null && !s.unmarked(), late,
                 !in && a.closed(work == null ? null : work.reopenedAt(), now));

@@ -40,7 +40,8 @@ class DraftController {
     }
 
     record DraftView(@NotNull Integer number, @NotNull Integer version, @NotNull Boolean changed,
-                     @NotNull Map<String, Object> sheet, @NotNull List<@NotNull FaultView> faults,
+                     @NotNull Map<String, Object> sheet, @NotNull List<@NotNull String> models,
+                     @NotNull List<@NotNull FaultView> faults,
                      Map<String, Object> shown) {
     }
 
@@ -103,7 +104,7 @@ class DraftController {
     }
 
     private static DraftView view(Drafts.Open open) {
-        return new DraftView(open.number(), open.version(), open.changed(), open.sheet(),
+        return new DraftView(open.number(), open.version(), open.changed(), open.sheet(), open.models(),
                 open.faults().stream().map(DraftController::view).toList(), open.shown());
     }
 

@@ -40,11 +40,12 @@ public class Drafts {
      * @param version of the newest that can be given; 0 where there is none
      * @param changed whether the newest state differs from that version
      * @param sheet   as it was written, with all its faults
+     * @param models  what has changed in its apparatus since that version, in words
      * @param faults  all that is wrong, each with its place
      * @param shown   as a student would see it; null where something is wrong
      */
-    public record Open(int number, int version, boolean changed, Map<String, Object> sheet, List<Fault> faults,
-                       Map<String, Object> shown) {
+    public record Open(int number, int version, boolean changed, Map<String, Object> sheet, List<String> models,
+                       List<Fault> faults, Map<String, Object> shown) {
     }
 
     private final LabRepository labs;
@@ -150,7 +151,7 @@ public class Drafts {
     public Sheet sound(UUID labId, Person teacher) {
         Draft draft = newest(mine(labId, teacher));
         requireSound(opened(labId, draft));
-        return Sheet.fromTree(draft.sheet());
+        return Sheet.fromTree(Hidden.without(draft.sheet()));
     }
 
     /** Makes the newest state a version that can be given to classes. Those at work keep theirs. */
@@ -161,7 +162,7 @@ public class Drafts {
         Open now = opened(lab, draft);
         requireSound(now);
         if (now.changed()) {
-            versions.save(new LabVersion(lab, now.version() + 1, draft.sheet(), clock.instant()));
+            versions.save(version(lab, now.version() + 1, draft));
         }
         return opened(lab, draft);
     }
@@ -180,8 +181,13 @@ public class Drafts {
         Open now = opened(lab, draft);
         requireSound(now);
         versions.deleteByLabIdAndNumberNull(lab);
-        return now.changed() ? versions.save(new LabVersion(lab, null, draft.sheet(), clock.instant())).id()
+        return now.changed() ? versions.save(version(lab, null, draft)).id()
                 : versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(lab).orElseThrow().id();
+    }
+
+    private LabVersion version(UUID lab, Integer number, Draft draft) {
+        Map<String, Object> tree = Hidden.without(draft.sheet());
+        return new LabVersion(lab, number, tree, Models.of(Sheet.fromTree(tree)), clock.instant());
     }
 
     private static void requireSound(Open now) {
@@ -200,14 +206,16 @@ public class Drafts {
 
     private Open opened(UUID lab, Draft draft) {
         LabVersion given = versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(lab).orElse(null);
-        boolean changed = given == null || !given.sheet().equals(draft.sheet());
+        boolean changed = given == null || !given.sheet().equals(Hidden.without(draft.sheet()));
         int version = given == null ? 0 : given.number();
         Map<String, Object> shown = null;
+        List<String> models = List.of();
         List<Fault> faults = new ArrayList<>();
         try {
-            Sheet sheet = Sheet.fromTree(draft.sheet());
+            Sheet sheet = Sheet.fromTree(Hidden.without(draft.sheet()));
             pictures.missing(Pictures.spokenOf(draft.sheet())).forEach(id ->
                     faults.add(new Fault("", "a picture of which a text speaks isn't here")));
+            models = given == null ? models : Models.changed(given.models(), sheet);
             shown = faults.isEmpty() ? Shown.toStudents(sheet) : null;
         } catch (SheetException e) {
             faults.addAll(e.faults());
@@ -215,7 +223,7 @@ public class Drafts {
             // What isn't even of the shape that migrations can look into.
             faults.add(new Fault("", e.getMessage()));
         }
-        return new Open(draft.number(), version, changed, draft.sheet(), faults, shown);
+        return new Open(draft.number(), version, changed || !models.isEmpty(), draft.sheet(), models, faults, shown);
     }
 
     private Draft newest(UUID lab) {

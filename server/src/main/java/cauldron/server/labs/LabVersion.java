@@ -21,15 +21,19 @@ class LabVersion {
     private Integer number;
     @JdbcTypeCode(SqlTypes.JSON)
     private Map<String, Object> sheet;
+    /** Versions of models by apparatus. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Map<String, Integer> models;
     private Instant createdAt;
 
     protected LabVersion() {
     }
 
-    LabVersion(UUID labId, Integer number, Map<String, Object> sheet, Instant createdAt) {
+    LabVersion(UUID labId, Integer number, Map<String, Object> sheet, Map<String, Integer> models, Instant createdAt) {
         this.labId = labId;
         this.number = number;
         this.sheet = sheet;
+        this.models = models;
         this.createdAt = createdAt;
     }
 
@@ -43,6 +47,10 @@ class LabVersion {
 
     int number() {
         return number;
+    }
+
+    Map<String, Integer> models() {
+        return models;
     }
 
     Map<String, Object> sheet() {

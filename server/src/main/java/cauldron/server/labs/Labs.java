@@ -61,12 +61,12 @@ public class Labs {
             try (InputStream in = file.getInputStream()) {
                 tree = json.readValue(in, new TypeReference<LinkedHashMap<String, Object>>() { });
             }
-            Sheet.fromTree(tree);
+            Sheet sheet = Sheet.fromTree(tree);
             Lab lab = labs.findBySlug(slug).orElseGet(() -> labs.save(new Lab(slug, clock.instant())));
             LabVersion last = versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(lab.id()).orElse(null);
             if (last == null || !json.valueToTree(last.sheet()).equals(json.valueToTree(tree))) {
                 int number = last == null ? 1 : last.number() + 1;
-                versions.save(new LabVersion(lab.id(), number, tree, clock.instant()));
+                versions.save(new LabVersion(lab.id(), number, tree, Models.of(sheet), clock.instant()));
                 LOG.info("Lab {} version {} loaded", slug, number);
             }
         }

@@ -82,7 +82,7 @@ public class OwnLabs {
         Map<String, Object> tree = drafts.open(labId, teacher).sheet();
         try {
             // In the order in which sheets are declared, wherever it was kept.
-            return packed(Sheet.fromTree(tree).toTree());
+            return packed(Sheet.fromTree(Hidden.without(tree)).toTree());
         } catch (IllegalArgumentException e) {
             return packed(tree);
         }

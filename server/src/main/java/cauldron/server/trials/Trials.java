@@ -74,6 +74,10 @@ public class Trials {
             throw Problems.conflict("too-many-trials", "There are already " + MOST + " recordings here.");
         }
         FilmPlan plan = ((FilmsBlock) held.sheet().block(block)).plan();
+        String kept = plan.kept(chosen);
+        if (kept != null && held.assignment().triedBy() == null) {
+            throw Problems.invalid("chosen", kept + " is your teacher's example: choose another.");
+        }
         Recipe recipe;
         try {
             recipe = plan.recipe(chosen, held.work().seed(), number);

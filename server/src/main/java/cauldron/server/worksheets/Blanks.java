@@ -84,7 +84,7 @@ final class Blanks {
     private static void films(FilmsBlock block, Worksheet sheet, Element to) {
         String apparatus = Inventory.get(block.plan().apparatus()).manifest().name();
         String choices = block.plan().choices().stream().map(c -> c.name() + ": " + c.options().stream()
-                .map(FilmPlan.Option::name).collect(Collectors.joining(", "))).collect(Collectors.joining(". "));
+                .filter(o -> sheet.withKey() || !o.demonstration()).map(FilmPlan.Option::name).collect(Collectors.joining(", "))).collect(Collectors.joining(". "));
         sheet.onScreen(to, "recordings of the " + apparatus.toLowerCase() + ", " + block.distinctTrials()
                 + " different ones.", choices);
     }

@@ -31,6 +31,13 @@ record Worksheet(Sheet sheet, boolean withKey, PaperStyle.Size size) {
         body.appendElement("p").text(sheet.summary());
         body.appendElement("p").addClass("soft").text("About " + sheet.minutes() + " minutes · "
                 + Numbers.printShort(sheet.points()) + " points");
+        if (sheet.scheme().completeness() > 0) {
+            body.appendElement("p").addClass("soft").text(sheet.scheme().completeness()
+                    + " % of the points are for having done everything, the rest for what is right.");
+        }
+        if (!sheet.scheme().spotCheck().isEmpty()) {
+            key(body, "Looked at for what is right: " + String.join(", ", sheet.scheme().spotCheck()));
+        }
         for (Sheet.Part part : sheet.parts()) {
             body.appendElement("h2").text(part.title());
             part.blocks().forEach(b -> Blanks.print(b, this, body));

@@ -36,8 +36,17 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
     public record Choice(String id, String name, List<Option> options) {
     }
 
-    /** One that can be chosen, and the settings it stands for. */
-    public record Option(String id, String name, Map<String, Object> set) {
+    /**
+     * One that can be chosen, and the settings it stands for.
+     *
+     * @param demonstration whether it is kept for the teacher's own demonstration, so that no student hands in the example
+     */
+    public record Option(String id, String name, boolean demonstration, Map<String, Object> set) {
+
+        /** One that students may choose. */
+        public Option(String id, String name, Map<String, Object> set) {
+            this(id, name, false, set);
+        }
     }
 
     private static final double MAX_FRAMES = 7201;
@@ -71,10 +80,25 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
             }
         }
         for (Choice choice : choices) {
+            if (!choice.options().isEmpty() && choice.options().stream().allMatch(Option::demonstration)) {
+                at.fault(choice.name() + ": all of it is kept for demonstrating, nothing is left for students");
+            }
             for (Option option : choice.options()) {
                 checkSettings(manifest, option.set(), at.in(choice.name() + " " + option.name()));
             }
         }
+    }
+
+    /** What of a choice is kept for the teacher's demonstration, by name; null where nothing is. */
+    public String kept(Map<String, Object> chosen) {
+        for (Choice choice : choices) {
+            for (Option option : choice.options()) {
+                if (option.demonstration() && option.id().equals(chosen.get(choice.id()))) {
+                    return choice.name() + " " + option.name();
+                }
+            }
+        }
+        return null;
     }
 
     private static void checkSettings(Manifest manifest, Map<String, Object> some, Where at) {

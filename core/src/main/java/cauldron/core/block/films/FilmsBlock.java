@@ -1,6 +1,7 @@
 package cauldron.core.block.films;
 
 import static cauldron.core.form.Kinds.ANY;
+import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.map;
 import static cauldron.core.form.Kinds.number;
@@ -117,13 +118,17 @@ public record FilmsBlock(String id, String title, FilmPlan plan, int distinctTri
         private final Field<FilmPlan.Option, Map<String, Object>> set = field("set", map(ANY), FilmPlan.Option::set)
                 .otherwise(Map.of()).hidden().says("Settings it stands for: a value, or a range from which each student has one of their own.");
 
+        private final Field<FilmPlan.Option, Boolean> demonstration = field("demonstration", FLAG,
+                FilmPlan.Option::demonstration).otherwise(false)
+                .says("Kept for the teacher's own demonstration: no student can choose it.");
+
         OptionForm() {
             super("FilmOption", "One that can be chosen.");
         }
 
         @Override
         protected FilmPlan.Option make(Filled f) {
-            return new FilmPlan.Option(f.get(id), f.get(name), f.get(set));
+            return new FilmPlan.Option(f.get(id), f.get(name), f.get(demonstration), f.get(set));
         }
     }
 
