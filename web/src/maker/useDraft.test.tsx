@@ -10,7 +10,7 @@ class Kept {
   down = false;
   puts: Tree[] = [];
 
-  answer = () => ({ number: this.number, version: 0, changed: true, sheet: this.sheet, faults: [] });
+  answer = () => ({ number: this.number, version: 0, changed: true, sheet: this.sheet, models: [], faults: [] });
 
   put = async ({ sheet, seen }: { sheet: Tree; seen: number }) => {
     await Promise.resolve();

@@ -15,7 +15,9 @@ public final class Told {
 
     /** A text. */
     public static void text(TextBlock block, Element to) {
-        to.append(Jsoup.parseBodyFragment(Shown.html(block.markdown())).body().html());
+        Element body = Jsoup.parseBodyFragment(Shown.html(block.markdown())).body();
+        body.select(".formula").forEach(PlainFormula::set);
+        to.append(body.html());
     }
 
     /** Words and what they mean. */
