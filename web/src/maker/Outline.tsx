@@ -150,7 +150,7 @@ export function Outline({
           {partsOf(sheet).map((part, p) => (
             <li key={p} className="border-t pt-2">
               <Draggable spot={{ part: p }} name={headingOf(part)}>
-                {line({ part: p }, `${p + 1} ${headingOf(part)}`, String(part.kind ?? ''), 'font-semibold')}
+                {line({ part: p }, `${p + 1} ${headingOf(part)}`, partInWords(part), 'font-semibold')}
               </Draggable>
               {tools({ part: p }, 'Part')}
               <ol className="flex flex-col pl-3">
@@ -192,6 +192,12 @@ export function Outline({
       </nav>
     </DndContext>
   );
+}
+
+/** A part's stage, and what all of it brings. */
+function partInWords(part: Tree) {
+  const points = blocksOf(part).reduce((sum, b) => sum + (Number(b.points) || 0), 0);
+  return `${String(part.kind ?? '')}${points ? `, ${points} ${points === 1 ? 'point' : 'points'}` : ''}`;
 }
 
 function kindInWords(type: unknown) {
