@@ -43,19 +43,32 @@ export function SchemaForm({
     const others = Object.fromEntries(Object.entries(value).filter(([f]) => f !== field));
     onChange(next === undefined ? others : { ...value, [field]: next });
   };
+  const required = resolved(schema).required ?? [];
+  const [unused] = useState(() => fields.map(([f]) => f).filter((f) => !required.includes(f) && !(f in value)));
+  // What is one of many, and needs enough as it is, shows the rest when it is asked for.
+  const rare = within && required.length >= 3 && unused.length > 3 ? unused : [];
+  const one = ([field, s]: [string, Schema]) => (
+    <Field
+      key={field}
+      name={field}
+      label={within ? `${fieldName(field)}, ${within}` : undefined}
+      schema={s}
+      value={value[field]}
+      needed={required.includes(field)}
+      onChange={(v) => set(field, v)}
+    />
+  );
   return (
     <div className="flex flex-col gap-3">
-      {fields.map(([field, s]) => (
-        <Field
-          key={field}
-          name={field}
-          label={within ? `${fieldName(field)}, ${within}` : undefined}
-          schema={s}
-          value={value[field]}
-          needed={resolved(schema).required?.includes(field) ?? false}
-          onChange={(v) => set(field, v)}
-        />
-      ))}
+      {fields.filter(([f]) => !rare.includes(f)).map(one)}
+      {rare.length > 0 && (
+        <details>
+          <summary className="cursor-pointer text-indigo">
+            More: {rare.map((f) => fieldName(f).toLowerCase()).join(', ')}
+          </summary>
+          <div className="flex flex-col gap-3 pt-2">{fields.filter(([f]) => rare.includes(f)).map(one)}</div>
+        </details>
+      )}
     </div>
   );
 }
