@@ -18,7 +18,7 @@ const LADDER = {
   classroom: ['api', 'core', 'ui', 'shell', 'picture', 'scenes'],
   marking: ['api', 'core', 'ui'],
   blocks: ['api', 'core', 'ui', 'drawing', 'notebook', 'graph'],
-  maker: ['api', 'core', 'ui', 'shell', 'scenes', 'bench', 'drawing', 'notebook', 'blocks'],
+  maker: ['api', 'core', 'ui', 'shell', 'scenes', 'bench', 'films', 'drawing', 'notebook', 'blocks'],
   sheet: [
     'api',
     'core',

@@ -73,7 +73,7 @@ export function ClassList() {
               </thead>
               <tbody>
                 {data.students.map((s) => (
-                  <Line key={s.studentId} s={s} onExtend={() => setExtending(s)} />
+                  <Line key={s.studentId} s={s} onExtend={data.dueAt ? () => setExtending(s) : undefined} />
                 ))}
               </tbody>
             </table>
@@ -107,7 +107,7 @@ function Newer({ list }: { list: Schemas['ClassList'] }) {
   );
 }
 
-function Line({ s, onExtend }: { s: Schemas['StudentLine']; onExtend: () => void }) {
+function Line({ s, onExtend }: { s: Schemas['StudentLine']; onExtend?: () => void }) {
   return (
     <tr className="not-last:border-b">
       <th scope="row" className="px-4 py-1.5 font-semibold">
@@ -132,14 +132,16 @@ function Line({ s, onExtend }: { s: Schemas['StudentLine']; onExtend: () => void
       </td>
       <td className="mono px-4 text-right">{s.workId ? `${s.points} / ${s.of}` : ''}</td>
       <td className="px-2 text-fine">
-        <button
-          type="button"
-          className="text-indigo underline underline-offset-3"
-          aria-label={`More time for ${s.name}`}
-          onClick={onExtend}
-        >
-          {s.dueAt ? `until ${dayAndTime(s.dueAt)}` : 'more time'}
-        </button>
+        {onExtend && (
+          <button
+            type="button"
+            className="text-indigo underline underline-offset-3"
+            aria-label={`More time for ${s.name}`}
+            onClick={onExtend}
+          >
+            {s.dueAt ? `until ${dayAndTime(s.dueAt)}` : 'more time'}
+          </button>
+        )}
       </td>
       <td className="px-4 text-right">
         {s.workId && (

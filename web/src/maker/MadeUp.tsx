@@ -1,18 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { api, ask } from '../api/client';
+import type { Block, Sheet } from '../core';
 import { Button, Dialog, Trouble } from '../ui';
+
+const MadeUpFilm = lazy(() => import('./MadeUpFilm').then((m) => ({ default: m.MadeUpFilm })));
 
 /** What recordings or a question would be for students who don't exist. */
 export function MadeUp({
   labId,
   block,
   what,
+  shown,
   settle,
 }: {
   labId: string;
   block: string;
   what: 'films' | 'number';
+  /** The sheet as students see it, where nothing is wrong. */
+  shown: Record<string, unknown> | undefined;
   settle: () => Promise<boolean>;
 }) {
   const [open, setOpen] = useState(false);
@@ -26,12 +32,29 @@ export function MadeUp({
           ? 'Which values they would have, and whether they could answer with them.'
           : 'What this question says to answers that students often give.'}
       </p>
-      {open && <Shown labId={labId} block={block} onClose={() => setOpen(false)} />}
+      {open && (
+        <Shown
+          labId={labId}
+          block={block}
+          films={(shown as unknown as Sheet | undefined)?.parts.flatMap((p) => p.blocks).find((b) => b.id === block)}
+          onClose={() => setOpen(false)}
+        />
+      )}
     </div>
   );
 }
 
-function Shown({ labId, block, onClose }: { labId: string; block: string; onClose: () => void }) {
+function Shown({
+  labId,
+  block,
+  films,
+  onClose,
+}: {
+  labId: string;
+  block: string;
+  films: Block | undefined;
+  onClose: () => void;
+}) {
   const { data, error } = useQuery({
     queryKey: ['made-up', labId, block],
     queryFn: () =>
@@ -91,6 +114,11 @@ function Shown({ labId, block, onClose }: { labId: string; block: string; onClos
             </tbody>
           </table>
         </div>
+      )}
+      {data && films?.type === 'films' && (
+        <Suspense fallback={<p className="text-soft">Fetching the bench …</p>}>
+          <MadeUpFilm labId={labId} block={films} students={data.students.map((s) => s.name)} />
+        </Suspense>
       )}
       {data && data.answers.length > 0 && (
         <>

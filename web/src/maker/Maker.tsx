@@ -85,7 +85,14 @@ function Writing({ labId, opened }: { labId: string; opened: Schemas['DraftView'
                 />
               </Suspense>
               {(one.type === 'films' || one.type === 'number') && (
-                <MadeUp key={idOf(one)} labId={labId} block={idOf(one)} what={one.type} settle={draft.settle} />
+                <MadeUp
+                  key={idOf(one)}
+                  labId={labId}
+                  block={idOf(one)}
+                  what={one.type}
+                  shown={draft.kept.shown}
+                  settle={draft.settle}
+                />
               )}
             </div>
           ) : (

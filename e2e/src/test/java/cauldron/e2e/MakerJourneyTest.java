@@ -145,6 +145,8 @@ class MakerJourneyTest {
         page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first().fill("1.9");
         Chrome.button(page, "Five made-up students").click();
         assertThat(dialog()).containsText("Cord Tern: Length to the middle of the bob");
+        dialog().getByLabel("Recording of").selectOption("Student C");
+        assertThat(dialog().getByLabel("Recording: Student C, Side view")).isVisible();
         closeDialog();
         page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first().fill("0.44");
         line("From your gradient").click();

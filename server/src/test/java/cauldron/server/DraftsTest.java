@@ -84,6 +84,39 @@ class DraftsTest {
     }
 
     @Test
+    void aLabIsTriedOnStudentsWhoDontExist() {
+        String lab = copyOf("The slip's lost label");
+        String made = "/api/drafts/" + lab + "/made-up/";
+        JsonNode films = ines.json(made + "films");
+        assertThat(films.get("students")).hasSize(5);
+        assertThat(films.at("/students/0/values").toString()).contains("Spring constant", "N/m");
+        List<String> questions = new java.util.ArrayList<>();
+        for (JsonNode part : ines.json("/api/drafts/" + lab).at("/shown/parts")) {
+            for (JsonNode block : part.get("blocks")) {
+                if (block.get("type").asString().equals("number")) {
+                    questions.add(block.get("id").asString());
+                }
+                if (block.get("type").asString().equals("films")) {
+                    films(made, block);
+                }
+            }
+        }
+        assertThat(questions).isNotEmpty().allSatisfy(q -> assertThat(ines.json(made + q).at("/answers/0/right").asBoolean()).isTrue());
+        assertThat(ines.get(made + "why").statusCode()).as("nothing to try").isEqualTo(404);
+        assertThat(Visitor.signedIn("tobiah").get(made + "films").statusCode()).isEqualTo(404);
+    }
+
+    private void films(String made, JsonNode block) {
+        Map<String, Object> chosen = new java.util.LinkedHashMap<>();
+        block.get("choices").forEach(c -> chosen.put(c.get("id").asString(), c.at("/options/0/id").asString()));
+        Map<String, Object> film = Map.of("student", 1, "chosen", chosen, "view", block.at("/views/0").asString());
+        assertThat(ines.postForBytes(made + "films/film", film)).hasSizeGreaterThan(1000);
+        assertThat(ines.post(made + "films/film", Map.of("student", 5, "chosen", chosen, "view", "front")).statusCode()).isEqualTo(400);
+        assertThat(ines.post(made + "films/film", Map.of("student", 1, "chosen", Map.of(), "view", block.at("/views/0").asString()))
+                .statusCode()).isEqualTo(400);
+    }
+
+    @Test
     void whatIsHiddenIsKeptAndInNoVersion() {
         String lab = copyOf("The lamp keeper's clock");
         Map<String, Object> sheet = sheet(ines.json("/api/drafts/" + lab));

@@ -141,6 +141,12 @@ class GivingTest {
         JsonNode listed = room.teacher().json("/api/teaching/assignments/" + room.assignment()).get("students").get(0);
         assertThat(listed.get("dueAt").asString()).isEqualTo(more.get("dueAt"));
         assertThat(listed.get("late").asBoolean()).isFalse();
+        assertThat(room.teacher().post(path, Map.of("studentId", more.get("studentId"), "dueAt", in(-2))).body())
+                .contains("later than for all others");
+        terms(room.assignment(), "dueAt", in(9), "lateRule", "CLOSED");
+        assertThat(Instant.parse(room.student().json("/api/works/" + room.work()).get("dueAt").asString()))
+                .as("nobody has less time than the others").isAfter(Instant.parse((String) more.get("dueAt")));
+        terms(room.assignment(), "dueAt", in(-1), "lateRule", "CLOSED");
         assertThat(Visitor.signedIn("tobiah").post(path, more).statusCode()).isEqualTo(404);
         assertThat(room.teacher().post(path, Map.of("studentId", UUID.randomUUID(), "dueAt", in(5))).statusCode())
                 .as("nobody of this class").isEqualTo(404);

@@ -183,7 +183,7 @@ class OwnLabsTest {
         assertThat(body).contains("doesn't belong in a lab", "lab.json isn't a lab in JSON");
         assertThat(tobiah.postFile("/api/drafts/file", new byte[] {1, 2, 3}).body()).contains("it is no ZIP");
         assertThat(tobiah.postFile("/api/drafts/file", packed(Map.of("lab.json", new byte[1_100_000]))).body())
-                .contains("is larger than 1 MB");
+                .contains("is larger than 250 kB");
         Map<String, byte[]> many = new LinkedHashMap<>();
         for (int i = 0; i < 70; i++) {
             many.put("pictures/" + i, new byte[1]);
@@ -236,7 +236,15 @@ class OwnLabsTest {
         assertThat(tobiah.get("/api/drafts/" + lab).statusCode()).as("only read").isEqualTo(404);
         String copy = Visitor.read(tobiah.post("/api/drafts", Map.of("labId", lab))).get("id").asString();
         assertThat(tobiah.json("/api/drafts/" + copy).at("/sheet/title").asString()).isEqualTo("Copy of Shared coal");
+        JsonNode klass = Visitor.read(tobiah.post("/api/classes", Map.of("name", "Shelf " + UUID.randomUUID())));
+        String given = "/api/teaching/assignments/" + Visitor.read(tobiah.post("/api/teaching/assignments", Map.of("labId", lab,
+                "classes", List.of(Map.of("classId", klass.get("id").asString()))))).get(0).get("id").asString();
+        ines.post("/api/drafts/" + lab + "/versions", Map.of());
+        assertThat(tobiah.json(given).get("newer").asBoolean()).isTrue();
         assertThat(ines.post("/api/drafts/" + lab + "/shelf", Map.of("shared", false)).statusCode()).isEqualTo(204);
+        assertThat(tobiah.json(given).get("newer").asBoolean()).as("what isn't shared any more").isFalse();
+        tobiah.post(given + "/version", Map.of());
+        assertThat(tobiah.json(given).get("title").asString()).as("the class keeps what it has").isEqualTo("Shared coal");
         assertThat(tobiah.get("/api/labs/" + lab).statusCode()).isEqualTo(404);
         assertThat(tobiah.get("/api/drafts/" + copy).statusCode()).as("a copy stays").isEqualTo(200);
         assertThat(tobiah.post("/api/drafts/" + lab + "/shelf", Map.of("shared", true)).statusCode()).isEqualTo(404);

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
 
 /** The kinds of value that forms are made of. */
 public final class Kinds {
@@ -66,9 +65,6 @@ public final class Kinds {
         }
     };
 
-    /** A picture in Markdown without a word that stands for it. */
-    private static final Pattern WORDLESS = Pattern.compile("!\\[\\s*\\]\\(");
-
     private Kinds() {
     }
 
@@ -100,6 +96,17 @@ public final class Kinds {
         };
     }
 
+    /** Whether a picture in Markdown has no word that stands for it. */
+    private static boolean hasWordlessPicture(String text) {
+        for (int at = text.indexOf("!["); at >= 0; at = text.indexOf("![", at + 2)) {
+            int end = text.indexOf(']', at);
+            if (end > 0 && text.startsWith("(", end + 1) && text.substring(at + 2, end).isBlank()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Text in Markdown, which the server sets. */
     public static Kind<String> markdown(int most) {
         Kind<String> plain = text(most);
@@ -107,7 +114,7 @@ public final class Kinds {
             @Override
             public String read(Object value, Where at) {
                 String text = plain.read(value, at);
-                return text != null && WORDLESS.matcher(text).find()
+                return text != null && hasWordlessPicture(text)
                         ? wrong(at, "a picture needs words for whoever can't see it") : text;
             }
         };

@@ -117,7 +117,7 @@ public class Assignments {
     @Transactional
     public AssignmentInfo renew(UUID teacher, UUID assignmentId) {
         Assignment a = owned(assignmentId, teacher);
-        a.begunWith(labs.newestOf(a.info().labVersionId()));
+        a.begunWith(labs.newestOf(a.info().labVersionId(), teacher));
         return a.info();
     }
 
@@ -127,6 +127,10 @@ public class Assignments {
         AssignmentInfo a = owned(assignmentId, teacher).info();
         if (!a.isFor(student) || !classes.isMember(a.classId(), student)) {
             throw Problems.notFound("student");
+        }
+        if (until != null && (a.dueAt() == null || !until.isAfter(a.dueAt()))) {
+            throw Problems.invalid("dueAt", a.dueAt() == null ? "Due: this lab isn't due for anybody."
+                    : "Due: later than for all others.");
         }
         Extension before = extensions.findByAssignmentIdAndStudentId(assignmentId, student).orElse(null);
         if (until == null && before != null) {
@@ -209,10 +213,10 @@ public class Assignments {
         return labs.sheet(work.labVersionId(), assignment.terms().tries());
     }
 
-    /** Whether a lab that was given has a newer version. */
+    /** Whether a lab that was given has a newer version that its teacher may give. */
     @Transactional(readOnly = true)
-    public boolean hasNewer(AssignmentInfo assignment) {
-        return !labs.newestOf(assignment.labVersionId()).equals(assignment.labVersionId());
+    public boolean hasNewer(AssignmentInfo assignment, UUID teacher) {
+        return !labs.newestOf(assignment.labVersionId(), teacher).equals(assignment.labVersionId());
     }
 
     /** All work on assignments. */
@@ -367,6 +371,12 @@ public class Assignments {
                         .map(AssignmentInfo::id).findFirst()
                         .orElseGet(() -> assignments.save(from.forOne(toClass, student, clock.instant())).info().id());
                 work.moveTo(to);
+                extensions.findByAssignmentIdAndStudentId(from.info().id(), student).ifPresent(e -> {
+                    extensions.delete(e);
+                    if (extensions.findByAssignmentIdAndStudentId(to, student).isEmpty()) {
+                        extensions.save(new Extension(to, student, e.dueAt(), clock.instant()));
+                    }
+                });
             }
         }
     }

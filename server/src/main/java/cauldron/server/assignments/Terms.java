@@ -24,9 +24,10 @@ public record Terms(Instant openAt, Instant dueAt, LateRule lateRule, boolean ag
         return new Terms(null, at, LateRule.MARKED, false, null);
     }
 
-    /** The same for a student who has more time; null for one who hasn't. */
+    /** The same for a student who has until a time; one who has none of their own, or less than all others, has theirs. */
     public Terms extended(Instant until) {
-        return until == null ? this : new Terms(openAt, until, lateRule, again, tries);
+        return until == null || dueAt == null || until.isBefore(dueAt) ? this
+                : new Terms(openAt, until, lateRule, again, tries);
     }
 
     /** Whether it can't be begun yet. */

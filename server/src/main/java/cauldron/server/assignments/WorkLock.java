@@ -21,7 +21,8 @@ class WorkLock {
     private static final String HOLD = """
             select w.assignment_id, w.student_id, w.lab_version_id, w.seed, w.started_at, w.submitted_at,
               w.first_submitted_at, w.reopened_at, w.sealed, a.class_id, a.lab_version_id as now_given, a.open_at,
-              coalesce(e.due_at, a.due_at) as due_at, a.late_rule, a.again, a.tries, a.tried_by,
+              case when a.due_at is null then null else greatest(a.due_at, e.due_at) end as due_at,
+              a.late_rule, a.again, a.tries, a.tried_by,
               c.archived_at is not null as archived
             from work w join assignment a on a.id = w.assignment_id
               left join extension e on e.assignment_id = a.id and e.student_id = w.student_id

@@ -118,7 +118,7 @@ public class TeachingController {
                             work == null ? null : stands.get(work.id()), more.get(p.id()));
                 }).sorted(Comparator.comparing(StudentLine::name)).toList();
         return new ClassList(id, now.title(), c.id(), c.name(), c.code(), a.terms().openAt(), a.dueAt(),
-                a.terms().lateRule(), a.terms().again(), a.terms().tries(), assignments.hasNewer(a), lines);
+                a.terms().lateRule(), a.terms().again(), a.terms().tries(), assignments.hasNewer(a, me.id()), lines);
     }
 
     private StudentLine line(Person p, Assignments.AssignmentInfo a, Assignments.WorkInfo work, Sheet sheet,

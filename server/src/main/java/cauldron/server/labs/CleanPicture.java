@@ -26,6 +26,8 @@ record CleanPicture(String media, int width, int height, byte[] bytes) {
     static final int WIDEST = 1400;
     private static final int MOST_ACROSS = 8000;
     private static final long MOST_ELEMENTS = 24_000_000;
+    /** Unpacked, one takes a hundred megabytes: they are cleaned one after the other. */
+    private static final Object ONE_AT_A_TIME = new Object();
 
     /**
      * Reads a PNG or JPEG.
@@ -41,7 +43,9 @@ record CleanPicture(String media, int width, int height, byte[] bytes) {
                 throw new IOException("it is neither a PNG nor a JPEG");
             }
             try {
-                return read(reader, in, format, file);
+                synchronized (ONE_AT_A_TIME) {
+                    return read(reader, in, format, file);
+                }
             } finally {
                 reader.dispose();
             }

@@ -32,7 +32,7 @@ record LabFile(Map<String, Object> sheet, Map<String, byte[]> pictures) {
     private static final String SHEET = "lab.json";
     private static final Pattern PICTURE = Pattern.compile("pictures/([0-9a-f]{64})\\.(png|jpeg)");
     private static final int MOST_PICTURES = 60;
-    private static final int LARGEST_SHEET = 1_000_000;
+    private static final int LARGEST_SHEET = 250_000;
     private static final int LARGEST_PICTURE = 5_000_000;
     private static final int LARGEST = 30_000_000;
 
@@ -110,7 +110,7 @@ record LabFile(Map<String, Object> sheet, Map<String, byte[]> pictures) {
                 byte[] bytes = zip.readNBytes(most + 1);
                 all += bytes.length;
                 if (bytes.length > most) {
-                    faults.add("“" + shortened(entry.getName()) + "” is larger than " + most / 1_000_000 + " MB");
+                    faults.add("“" + shortened(entry.getName()) + "” is larger than " + most / 1000 + " kB");
                     return parts;
                 }
                 if (all > LARGEST || parts.size() > MOST_PICTURES) {

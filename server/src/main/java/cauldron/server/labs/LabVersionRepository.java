@@ -21,9 +21,10 @@ interface LabVersionRepository extends JpaRepository<LabVersion, UUID> {
     @Query("select v.labId from LabVersion v where v.id = ?1")
     Optional<UUID> labOf(UUID id);
 
-    @Query("select v.id from LabVersion v where v.labId = (select w.labId from LabVersion w where w.id = ?1)"
-            + " and v.number is not null order by v.number desc limit 1")
-    Optional<UUID> newestOf(UUID id);
+    @Query("select v.id from LabVersion v join Lab l on l.id = v.labId where l.id = (select w.labId from LabVersion w"
+            + " where w.id = ?1) and v.number is not null and l.removedAt is null"
+            + " and (l.ownerId is null or l.ownerId = ?2 or l.sharedAt is not null) order by v.number desc limit 1")
+    Optional<UUID> newestOf(UUID id, UUID teacher);
 
     void deleteByLabIdAndNumberNull(UUID labId);
 

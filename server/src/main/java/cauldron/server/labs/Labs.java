@@ -124,10 +124,10 @@ public class Labs {
         return map;
     }
 
-    /** The newest version of the lab that a version is of. */
+    /** The newest version of the lab that a version is of; the version itself where a teacher may read none but that. */
     @Transactional(readOnly = true)
-    public UUID newestOf(UUID versionId) {
-        return versions.newestOf(versionId).orElse(versionId);
+    public UUID newestOf(UUID versionId, UUID teacher) {
+        return versions.newestOf(versionId, teacher).orElse(versionId);
     }
 
     private LabInfo info(LabVersion v) {

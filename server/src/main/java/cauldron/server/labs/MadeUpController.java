@@ -1,9 +1,11 @@
 package cauldron.server.labs;
 
 import cauldron.core.block.Block;
+import cauldron.core.block.films.FilmPlan;
 import cauldron.core.block.films.FilmsBlock;
 import cauldron.core.block.films.MadeUp;
 import cauldron.core.block.number.NumberBlock;
+import cauldron.core.inventory.Inventory;
 import cauldron.core.marking.AnswerKey;
 import cauldron.core.marking.TypicalAnswers;
 import cauldron.core.quantity.Numbers;
@@ -12,15 +14,23 @@ import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What recordings and questions of a lab that is being written would be for students who don't exist. */
 @RestController
@@ -46,12 +56,38 @@ class MadeUpController {
                       @NotNull List<@NotNull TypicalAnswer> answers) {
     }
 
+    /** One recording of a made-up student, by its place from 0 on, through a view. */
+    record MadeUpFilm(@NotNull @Min(0) @Max(MadeUp.STUDENTS - 1) Integer student, @NotNull Map<String, Object> chosen,
+                      @NotNull @Size(max = 60) String view) {
+    }
+
     private static final int FIGURES = 4;
 
     private final Drafts drafts;
+    private final JsonMapper json;
 
-    MadeUpController(Drafts drafts) {
+    MadeUpController(Drafts drafts, JsonMapper json) {
         this.drafts = drafts;
+        this.json = json;
+    }
+
+    /** A recording as a made-up student would have it, as {@link FilmBytes} tells. */
+    @PostMapping(path = "/api/drafts/{labId}/made-up/{blockId}/film", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    byte[] film(@PathVariable UUID labId, @PathVariable String blockId, @AuthenticationPrincipal Person me,
+            @Valid @RequestBody MadeUpFilm form) {
+        if (!(drafts.sound(labId, me).block(blockId) instanceof FilmsBlock films)) {
+            throw Problems.notFound("recording");
+        }
+        FilmPlan plan = films.plan();
+        if (!plan.views().contains(form.view())) {
+            throw Problems.notFound("view");
+        }
+        try {
+            return FilmBytes.of(Inventory.shoot(plan.recipe(form.chosen(), MadeUp.seed(form.student()), 1), form.view(),
+                    plan.rate(), plan.seconds()), json);
+        } catch (IllegalArgumentException e) {
+            throw Problems.invalid("chosen", e.getMessage() + ".");
+        }
     }
 
     @GetMapping("/api/drafts/{labId}/made-up/{blockId}")

@@ -1,13 +1,10 @@
 package cauldron.server.trials;
 
-import cauldron.core.apparatus.Film;
+import cauldron.server.labs.FilmBytes;
 import cauldron.server.platform.Person;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.MediaType;
@@ -45,21 +42,10 @@ class TrialController {
         return new TrialView(t.id(), t.block(), t.number(), t.chosen());
     }
 
-    /**
-     * A film: the length of the header as a 32-bit little-endian number, the header as JSON padded with
-     * spaces to an even length, then the body as 16-bit little-endian numbers.
-     */
+    /** A film, as {@link FilmBytes} tells. */
     @GetMapping(path = "/api/trials/{id}/film", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     byte[] film(@PathVariable UUID id, @RequestParam(defaultValue = "") String view,
                 @AuthenticationPrincipal Person me) {
-        Film film = trials.film(id, view, me);
-        String header = json.writeValueAsString(film.header());
-        byte[] head = (header.length() % 2 == 0 ? header : header + " ").getBytes(StandardCharsets.UTF_8);
-        ByteBuffer out = ByteBuffer.allocate(4 + head.length + 2 * film.body().length).order(ByteOrder.LITTLE_ENDIAN);
-        out.putInt(head.length).put(head);
-        for (short value : film.body()) {
-            out.putShort(value);
-        }
-        return out.array();
+        return FilmBytes.of(trials.film(id, view, me), json);
     }
 }

@@ -46,7 +46,8 @@ class WorksheetController {
         return paper(drafts.sound(labId, me), size, key);
     }
 
-    private ResponseEntity<byte[]> paper(Sheet sheet, PaperStyle.Size size, boolean key) {
+    /** One after the other: a page with pictures takes some room while it is set. */
+    private synchronized ResponseEntity<byte[]> paper(Sheet sheet, PaperStyle.Size size, boolean key) {
         Document page = new Worksheet(sheet, key, size).document();
         pictures.putInto(page);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(PdfPrinter.print(page));

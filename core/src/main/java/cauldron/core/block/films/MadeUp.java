@@ -33,6 +33,8 @@ public final class MadeUp {
     /** Fewer of what comes again and again are hard to time. */
     private static final int FEW = 4;
     private static final int MOST_RUNS = 24;
+    /** Longer recordings than of so many steps aren't tried. */
+    private static final double MOST_STEPS = 200_000;
     private static final Unit METRE = Units.parse("m");
 
     /** A personal value: of which setting of which option, and how large for one student. */
@@ -143,6 +145,9 @@ public final class MadeUp {
     private void lookAtEvents() {
         Map<String, Integer> most = new LinkedHashMap<>();
         Map<String, String> few = new LinkedHashMap<>();
+        if (plan.seconds() / manifest.interval() > MOST_STEPS) {
+            return;
+        }
         List<Map<String, Object>> all = recordings();
         for (int i = 0; i < Math.min(MOST_RUNS, all.size()); i++) {
             Recipe recipe = plan.recipe(all.get(i), seed(i % STUDENTS), 1);
