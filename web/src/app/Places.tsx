@@ -1,10 +1,10 @@
 import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
-import { SignIn } from '../classroom/SignIn';
 import { StudentHome } from '../classroom/StudentHome';
 import { useMe } from '../shell/session';
 
 // Whoever works in a lab is in already.
+const SignIn = lazy(() => import('../classroom/SignIn').then((m) => ({ default: m.SignIn })));
 const Enter = lazy(() => import('../classroom/Enter').then((m) => ({ default: m.Enter })));
 const Join = lazy(() => import('../classroom/Join').then((m) => ({ default: m.Join })));
 // Teachers and administrators bring pages of their own; a student finds the way back to all labs without the network,

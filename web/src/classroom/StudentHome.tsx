@@ -1,11 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime, howFar, isPast } from '../ui/dates';
 import { Shell } from '../shell/Shell';
-import { Button, Dialog, Field, Trouble } from '../ui';
+import { Button, Trouble } from '../ui';
+
+// Whoever works in a lab joins no other class.
+const JoinToo = lazy(() => import('./JoinToo').then((m) => ({ default: m.JoinToo })));
 
 /** A student's labs: what is due, what is done, what came back. */
 export function StudentHome() {
@@ -20,7 +23,11 @@ export function StudentHome() {
           Join another class
         </Button>
       </div>
-      <JoinToo open={joining} onClose={() => setJoining(false)} />
+      {joining && (
+        <Suspense>
+          <JoinToo onClose={() => setJoining(false)} />
+        </Suspense>
+      )}
       {error && (
         <div className="mb-4">
           <Trouble error={error} />
@@ -134,45 +141,5 @@ function LabCard({ lab }: { lab: Schemas['AssignedLab'] }) {
         <Trouble error={open.error} />
       </div>
     </li>
-  );
-}
-
-/** Another class with the account one has. */
-function JoinToo({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const queries = useQueryClient();
-  const [code, setCode] = useState('');
-  const join = useMutation({
-    mutationFn: () => ask(api.POST('/api/memberships', { body: { code } })),
-    onSuccess: () => {
-      setCode('');
-      onClose();
-      void queries.invalidateQueries({ queryKey: ['assigned'] });
-    },
-  });
-  return (
-    <Dialog open={open} onClose={onClose} title="Join another class">
-      <form
-        className="flex flex-col gap-3"
-        onSubmit={(e) => {
-          e.preventDefault();
-          join.mutate();
-        }}
-      >
-        <Field
-          label="Class code"
-          mono
-          autoCapitalize="characters"
-          autoComplete="off"
-          value={code}
-          onChange={(e) => setCode(e.target.value)}
-          hint="Six letters and digits, from your teacher"
-          required
-        />
-        <Trouble error={join.error} />
-        <Button kind="main" type="submit" disabled={join.isPending}>
-          Join
-        </Button>
-      </form>
-    </Dialog>
   );
 }

@@ -3,6 +3,7 @@ import { lazy, Suspense, use, useState } from 'react';
 import { manifestOf } from '../core';
 import type { Schema } from '../core/labForm';
 import { Button } from '../ui';
+import { KnownSlips } from './KnownSlips';
 import { apparatusOn, Offered, offersOf } from './offers';
 import { SchemaForm } from './SchemaForm';
 import type { Tree } from './tree';
@@ -40,6 +41,7 @@ export function BlockForm({
         </div>
       )}
       <SchemaForm schema={schema} value={one} onChange={onChange} />
+      {one.type === 'number' && <KnownSlips apparatus={String(sheet.apparatus)} block={one} onChange={onChange} />}
       {field && settingUp && (
         <Suspense>
           <SetUp

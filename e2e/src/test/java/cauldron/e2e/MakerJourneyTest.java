@@ -49,7 +49,8 @@ class MakerJourneyTest {
     }
 
     private Locator line(String begins) {
-        return sheet().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + begins)));
+        return sheet().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^"
+                + begins)));
     }
 
     private Locator field(String name) {
@@ -124,11 +125,14 @@ class MakerJourneyTest {
             assertThat(Chrome.button(late, "Begin")).hasCount(0);
             change(title);
             early.reload();
-            assertThat(early.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(title).setExact(true))).isVisible();
+            assertThat(early.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(title).setExact(true)))
+                    .isVisible();
             Page next = joined(c, first, "Next Bird");
-            assertThat(next.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(title + ", mended"))).isVisible();
+            assertThat(next.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(title + ", mended")))
+                    .isVisible();
             late.reload();
-            assertThat(late.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(title).setExact(true))).isVisible();
+            assertThat(late.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(title).setExact(true)))
+                    .isVisible();
         }
         outAndIn(title + ", mended");
     }
@@ -136,19 +140,22 @@ class MakerJourneyTest {
     private void write() {
         line("The lens of").click();
         field("Text").fill("The tide turns the clock with $T = 2\\pi\\sqrt{L/g}$.");
-        Locator seen = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("As a student sees it"));
+        Locator seen = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions()
+                .setName("As a student sees it"));
         assertThat(seen.locator("math")).isVisible();
         field("Text").selectText();
         Chrome.button(page, "Bold").click();
         assertThat(field("Text")).hasValue(Pattern.compile("^\\*\\*The tide.*\\*\\*$"));
         line("Recordings").click();
-        page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first().fill("1.9");
+        page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first()
+                .fill("1.9");
         Chrome.button(page, "Five made-up students").click();
         assertThat(dialog()).containsText("Cord Tern: Length to the middle of the bob");
         dialog().getByLabel("Recording of").selectOption("Student C");
         assertThat(dialog().getByLabel("Recording: Student C, Side view")).isVisible();
         closeDialog();
-        page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first().fill("0.44");
+        page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first()
+                .fill("0.44");
         line("From your gradient").click();
         field("Tolerance, in per cent, key").fill("4");
         Chrome.button(page, "Try it on answers").click();
@@ -180,7 +187,8 @@ class MakerJourneyTest {
         length.press("Enter");
         AxeTest.check(page, "a bench in the maker");
         Chrome.button(page, "Use this").click();
-        assertThat(page.getByLabel("Length to the middle of the bob", new Page.GetByLabelOptions().setExact(true))).hasValue("0.5");
+        assertThat(page.getByLabel("Length to the middle of the bob", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("0.5");
         page.locator("summary").filter(new Locator.FilterOptions().setHasText("Shown as figures")).click();
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Shown as figures"))
                 .getByLabel("Period by beam timer").check();
@@ -211,7 +219,8 @@ class MakerJourneyTest {
         Download paper = page.waitForDownload(() -> Chrome.link(page, "Save the PDF").click());
         assertThat(paper.suggestedFilename()).isEqualTo(title + " with key.pdf");
         try (PDDocument pdf = Loader.loadPDF(paper.path().toFile())) {
-            assertThat(new PDFTextStripper().getText(pdf)).contains("Says why the square root matters", "[×] A longer cord",
+            assertThat(new PDFTextStripper().getText(pdf)).contains("Says why the square root matters",
+                    "[×] A longer cord",
                     "At the screen: A clock to set: the pendulum", "2π√(L/g)");
         }
     }
@@ -221,7 +230,8 @@ class MakerJourneyTest {
         Chrome.link(page, "Read and give").click();
         Chrome.button(page, "Give to a class").click();
         for (String name : new String[] {"Early ", "Late "}) {
-            page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name + NAME))).check();
+            page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name + NAME)))
+                    .check();
         }
         page.getByLabel("Due, Early " + NAME).fill(inDays(2));
         page.getByLabel("Opens, Late " + NAME).fill(inDays(5));
@@ -283,7 +293,8 @@ class MakerJourneyTest {
         page.keyboard().press("Enter");
         Chrome.button(page, "Block up").focus();
         page.keyboard().press("Enter");
-        assertThat(sheet().locator("ol ol").nth(3).getByRole(AriaRole.LISTITEM).nth(1)).containsText("From your gradient");
+        assertThat(sheet().locator("ol ol").nth(3).getByRole(AriaRole.LISTITEM).nth(1))
+                .containsText("From your gradient");
         Chrome.button(page, "Hide the block from students").focus();
         page.keyboard().press("Enter");
         assertThat(line("From your gradient")).containsText("hidden");
@@ -302,7 +313,8 @@ class MakerJourneyTest {
         page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Lay into a folder …")).click();
         page.getByLabel("Folder", new Page.GetByLabelOptions().setExact(true)).fill("Year " + NAME);
         Chrome.button(page, "Keep it").click();
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Year " + NAME))).containsText(title);
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Year " + NAME)))
+                .containsText(title);
         Chrome.button(page, "More with " + title).click();
         page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Put on the school’s shelf")).click();
         assertThat(page.getByText("· on the school’s shelf")).isVisible();
@@ -313,12 +325,14 @@ class MakerJourneyTest {
             Chrome.link(colleague, "My labs").click();
             Chrome.link(colleague, "Read " + title + " of the shelf").click();
             Chrome.button(colleague, "Copy and change").click();
-            assertThat(colleague.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Title").setExact(true)))
+            assertThat(colleague.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Title")
+                    .setExact(true)))
                     .hasValue("Copy of " + title);
         }
         Chrome.link(page, "Classes").click();
         Chrome.ofClass(page, "Physics 11", Pattern.compile("roster")).click();
         Chrome.button(page, "Calendar").click();
-        assertThat(page.getByLabel("Address of the calendar")).hasValue(Pattern.compile("/calendar/[0-9a-f]{32}\\.ics$"));
+        assertThat(page.getByLabel("Address of the calendar"))
+                .hasValue(Pattern.compile("/calendar/[0-9a-f]{32}\\.ics$"));
     }
 }

@@ -40,7 +40,8 @@ class Screenshots {
             shoot(page, "lab-preview");
             Chrome.button(page, "Copy and change").click();
             page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("The sheet"))
-                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Recordings"))).click();
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Recordings")))
+                            .click();
             shoot(page, "maker");
             page.navigate(App.address());
             Chrome.ofClass(page, "Physics 10", Pattern.compile("^The lamp keeper's clock$")).click();

@@ -91,7 +91,8 @@ class AccessTest {
                 .isEqualTo(404);
         String lab = tobiah.json("/api/labs").get(0).get("id").asString();
         assertThat(tobiah.post("/api/teaching/assignments",
-                Map.of("labId", lab, "classes", List.of(Map.of("classId", physics.get("id").asString())))).statusCode()).isEqualTo(404);
+                Map.of("labId", lab, "classes", List.of(Map.of("classId", physics.get("id").asString())))).statusCode())
+                        .isEqualTo(404);
     }
 
     @Test

@@ -90,7 +90,8 @@ class CorpusTest {
                     row_number() over (partition by a.lab_version_id order by (select count(*) from entry e where e.work_id = w.id), w.id) as n
                   from work w join assignment a on a.id = w.assignment_id join account s on s.id = w.student_id
                   where s.user_name like '%.%') numbered where n % 3 = 1 order by lab, n""")
-                .query((r, n) -> titles.put(r.getObject(1, UUID.class), labs.sheet(r.getObject(2, UUID.class), null).title())).list();
+                .query((r, n) -> titles.put(r.getObject(1, UUID.class), labs.sheet(r.getObject(2, UUID.class), null)
+                        .title())).list();
         titles.forEach((work, title) -> good.add(corpus.stored(work, title)));
         List<Map<String, Object>> all = new ArrayList<>(good.subList(0, Math.min(GOOD, good.size())));
         for (int seed = 1; seed <= ODD; seed++) {

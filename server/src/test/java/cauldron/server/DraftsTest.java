@@ -80,7 +80,8 @@ class DraftsTest {
         Visitor.read(ines.post("/api/drafts/" + lab + "/versions", Map.of()));
         assertThat(ines.json("/api/drafts/" + lab).get("version").asInt()).as("nothing new, no new version").isEqualTo(1);
         String klass = Visitor.read(ines.post("/api/classes", Map.of("name", "Makers " + UUID.randomUUID()))).get("id").asString();
-        assertThat(ines.post("/api/teaching/assignments", Map.of("labId", lab, "classes", List.of(Map.of("classId", klass)))).statusCode()).isEqualTo(200);
+        assertThat(ines.post("/api/teaching/assignments", Map.of("labId", lab, "classes", List.of(Map.of("classId",
+                klass)))).statusCode()).isEqualTo(200);
     }
 
     @Test
@@ -101,9 +102,20 @@ class DraftsTest {
                 }
             }
         }
-        assertThat(questions).isNotEmpty().allSatisfy(q -> assertThat(ines.json(made + q).at("/answers/0/right").asBoolean()).isTrue());
+        assertThat(questions).isNotEmpty().allSatisfy(q -> assertThat(ines.json(made + q).at("/answers/0/right")
+                .asBoolean()).isTrue());
         assertThat(ines.get(made + "why").statusCode()).as("nothing to try").isEqualTo(404);
         assertThat(Visitor.signedIn("tobiah").get(made + "films").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void slipsThatShippedLabsKnowAreOfferedByApparatus() {
+        JsonNode known = ines.json("/api/labs/slips/hanging-spring");
+        assertThat(known.valueStream().map(s -> s.get("hint").asString())).anyMatch(h -> h.contains("whole bounce"));
+        assertThat(known.at("/0/factor").asDouble()).isEqualTo(4);
+        assertThat(ines.json("/api/labs/slips/volume-bench").toString()).contains("\"outcome\":\"");
+        assertThat(ines.json("/api/labs/slips/none")).isEmpty();
+        assertThat(Visitor.signedIn("esi.lund").get("/api/labs/slips/pendulum").statusCode()).isEqualTo(403);
     }
 
     private void films(String made, JsonNode block) {
@@ -111,8 +123,10 @@ class DraftsTest {
         block.get("choices").forEach(c -> chosen.put(c.get("id").asString(), c.at("/options/0/id").asString()));
         Map<String, Object> film = Map.of("student", 1, "chosen", chosen, "view", block.at("/views/0").asString());
         assertThat(ines.postForBytes(made + "films/film", film)).hasSizeGreaterThan(1000);
-        assertThat(ines.post(made + "films/film", Map.of("student", 5, "chosen", chosen, "view", "front")).statusCode()).isEqualTo(400);
-        assertThat(ines.post(made + "films/film", Map.of("student", 1, "chosen", Map.of(), "view", block.at("/views/0").asString()))
+        assertThat(ines.post(made + "films/film", Map.of("student", 5, "chosen", chosen, "view", "front")).statusCode())
+                .isEqualTo(400);
+        assertThat(ines.post(made + "films/film", Map.of("student", 1, "chosen", Map.of(), "view", block.at("/views/0")
+                .asString()))
                 .statusCode()).isEqualTo(400);
     }
 
@@ -232,7 +246,8 @@ class DraftsTest {
         assertThat(tobiah.json("/api/drafts").toString()).doesNotContain(lab);
         String klass = Visitor.read(tobiah.post("/api/classes", Map.of("name", "Others " + UUID.randomUUID()))).get("id")
                 .asString();
-        assertThat(tobiah.post("/api/teaching/assignments", Map.of("labId", lab, "classes", List.of(Map.of("classId", klass)))).statusCode()).isEqualTo(404);
+        assertThat(tobiah.post("/api/teaching/assignments", Map.of("labId", lab, "classes", List.of(Map.of("classId",
+                klass)))).statusCode()).isEqualTo(404);
         Visitor student = Visitor.signedIn("esi.lund");
         assertThat(student.get("/api/drafts").statusCode()).isEqualTo(403);
         assertThat(student.get("/api/drafts/" + lab).statusCode()).isEqualTo(403);

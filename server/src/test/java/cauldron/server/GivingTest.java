@@ -96,7 +96,8 @@ class GivingTest {
         String others = Visitor.signedIn("tobiah").json("/api/classes").get(0).get("id").asString();
         JsonNode third = newClass();
         assertThat(ines.post("/api/teaching/assignments", Map.of("labId", lab, "classes", List.of(
-                Map.of("classId", third.get("id").asString()), Map.of("classId", others)))).statusCode()).isEqualTo(404);
+                Map.of("classId", third.get("id").asString()), Map.of("classId", others)))).statusCode())
+                        .isEqualTo(404);
         assertThat(joined(third).json("/api/assigned")).as("neither has it").isEmpty();
     }
 
@@ -137,7 +138,8 @@ class GivingTest {
         JsonNode mine = room.student().json("/api/assigned").get(0);
         assertThat(mine.get("closed").asBoolean()).isFalse();
         assertThat(mine.get("dueAt").asString()).isEqualTo(more.get("dueAt"));
-        assertThat(room.student().json("/api/works/" + room.work()).get("dueAt").asString()).isEqualTo(more.get("dueAt"));
+        assertThat(room.student().json("/api/works/" + room.work()).get("dueAt").asString())
+                .isEqualTo(more.get("dueAt"));
         JsonNode listed = room.teacher().json("/api/teaching/assignments/" + room.assignment()).get("students").get(0);
         assertThat(listed.get("dueAt").asString()).isEqualTo(more.get("dueAt"));
         assertThat(listed.get("late").asBoolean()).isFalse();
@@ -210,9 +212,11 @@ class GivingTest {
         assertThat(late.json("/api/assigned").get(0).get("title").asString()).isEqualTo("The first");
         assertThat(Visitor.signedIn("tobiah").post("/api/teaching/assignments/" + assignment + "/version", Map.of())
                 .statusCode()).isEqualTo(404);
-        assertThat(ines.post("/api/teaching/assignments/" + assignment + "/version", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(ines.post("/api/teaching/assignments/" + assignment + "/version", Map.of()).statusCode())
+                .isEqualTo(200);
         assertThat(late.json("/api/assigned").get(0).get("title").asString()).isEqualTo("The second");
-        assertThat(late.json("/api/works/" + begin(late, assignment)).at("/sheet/title").asString()).isEqualTo("The second");
+        assertThat(late.json("/api/works/" + begin(late, assignment)).at("/sheet/title").asString())
+                .isEqualTo("The second");
         assertThat(early.json("/api/works/" + begun).at("/sheet/title").asString()).isEqualTo("The first");
         assertThat(early.json("/api/assigned").get(0).get("title").asString()).isEqualTo("The first");
         JsonNode list = ines.json("/api/teaching/assignments/" + assignment);
@@ -234,11 +238,13 @@ class GivingTest {
         own.seal();
         own.fill("readings");
         assertThat(ines.post("/api/works/" + work + "/checks", WRONG).statusCode()).isEqualTo(200);
-        assertThat(ines.post("/api/works/" + work + "/trials", Map.of("id", UUID.randomUUID(), "block", "films", "chosen",
+        assertThat(ines.post("/api/works/" + work + "/trials", Map.of("id", UUID.randomUUID(), "block", "films",
+                "chosen",
                 Map.of("cord", "tern", "release", "keel", "bob", "m120"))).statusCode()).isEqualTo(200);
         assertThat(ines.post("/api/works/" + work + "/submission", Map.of()).statusCode()).isEqualTo(204);
         assertThat(ines.json("/api/teaching/classes")).as("no class knows of it").isEqualTo(before);
-        assertThat(ines.get("/api/teaching/assignments/" + page.get("assignmentId").asString()).statusCode()).isEqualTo(404);
+        assertThat(ines.get("/api/teaching/assignments/" + page.get("assignmentId").asString()).statusCode())
+                .isEqualTo(404);
         for (String other : List.of("tobiah", "arlo.venn", "sigrun")) {
             assertThat(Visitor.signedIn(other).get("/api/works/" + work).statusCode()).as(other).isEqualTo(404);
         }
@@ -250,7 +256,8 @@ class GivingTest {
         String again = tried(lab, true);
         assertThat(again).isNotEqualTo(work);
         assertThat(ines.get("/api/works/" + work).statusCode()).as("the one before is gone").isEqualTo(404);
-        assertThat(DATABASE.queryForObject("select count(*) from entry where work_id = cast(? as uuid)", Integer.class, work))
+        assertThat(DATABASE.queryForObject("select count(*) from entry where work_id = cast(? as uuid)", Integer.class,
+                work))
                 .isZero();
         assertThat(DATABASE.queryForObject("select count(*) from lab_version where number is null and lab_id ="
                 + " cast(? as uuid)", Integer.class, lab)).as("one state is tried at a time").isEqualTo(1);
@@ -275,11 +282,13 @@ class GivingTest {
         JsonNode kept = Visitor.read(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", 1)));
         assertThat(kept.get("faults").toString()).contains("there is no block “gone”");
         sheet.put("scheme", Map.of("completeness", 50, "spotCheck", List.of("g")));
-        assertThat(Visitor.read(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", 2))).get("faults")).isEmpty();
+        assertThat(Visitor.read(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", 2))).get("faults"))
+                .isEmpty();
         publish(lab);
         Map<String, Object> example = Map.of("id", UUID.randomUUID(), "block", "films", "chosen",
                 Map.of("cord", "tern", "release", "keel", "bob", "m120"));
-        assertThat(ines.post("/api/works/" + tried(lab, false) + "/trials", example).statusCode()).as("after the seal").isEqualTo(409);
+        assertThat(ines.post("/api/works/" + tried(lab, false) + "/trials", example).statusCode()).as("after the seal")
+                .isEqualTo(409);
         Room own = new Room(ines, ines, "", tried(lab, false));
         own.seal();
         assertThat(ines.post("/api/works/" + own.work() + "/trials", example).statusCode()).isEqualTo(200);
@@ -306,7 +315,8 @@ class GivingTest {
         assertThat(ines.post("/api/teaching/tries", Map.of("labId", shipped, "asWritten", true)).statusCode())
                 .as("nobody writes a shipped lab").isEqualTo(404);
         assertThat(ines.json("/api/works/" + tried(shipped, false)).get("own").asBoolean()).isTrue();
-        assertThat(Visitor.signedIn("esi.lund").post("/api/teaching/tries", Map.of("labId", shipped, "asWritten", false))
+        assertThat(Visitor.signedIn("esi.lund").post("/api/teaching/tries", Map.of("labId", shipped, "asWritten",
+                false))
                 .statusCode()).isEqualTo(403);
     }
 

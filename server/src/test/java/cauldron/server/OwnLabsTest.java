@@ -71,7 +71,8 @@ class OwnLabsTest {
         List<Map<String, Object>> parts = (List<Map<String, Object>>) sheet.get("parts");
         List<Map<String, Object>> blocks = (List<Map<String, Object>>) parts.get(0).get("blocks");
         blocks.stream().filter(b -> b.get("type").equals("text")).findFirst().orElseThrow().put("markdown", markdown);
-        assertThat(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", draft.get("number").asInt())).statusCode())
+        assertThat(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", draft.get("number").asInt()))
+                .statusCode())
                 .isEqualTo(200);
     }
 
@@ -122,14 +123,16 @@ class OwnLabsTest {
         byte[] huge = picture(40, 30, "png");
         // It says of itself that it is as large as a field.
         huge[18] = 0x7F;
-        Map<String, byte[]> files = Map.of("neither a PNG nor a JPEG", "<svg onload='x'/>".getBytes(StandardCharsets.UTF_8),
+        Map<String, byte[]> files = Map.of("neither a PNG nor a JPEG",
+                "<svg onload='x'/>".getBytes(StandardCharsets.UTF_8),
                 "picture elements", huge, "can't be read", java.util.Arrays.copyOf(picture(400, 300, "png"), 90));
         files.forEach((words, file) -> {
             HttpResponse<String> answer = ines.postFile("/api/pictures", file);
             assertThat(answer.statusCode()).isEqualTo(400);
             assertThat(answer.body()).contains("Picture: ", words);
         });
-        assertThat(Visitor.signedIn("esi.lund").postFile("/api/pictures", picture(9, 9, "png")).statusCode()).isEqualTo(403);
+        assertThat(Visitor.signedIn("esi.lund").postFile("/api/pictures", picture(9, 9, "png")).statusCode())
+                .isEqualTo(403);
         assertThat(ines.get("/api/pictures/" + "0".repeat(64)).statusCode()).isEqualTo(404);
         assertThat(new Visitor().get("/api/pictures/" + kept(picture(9, 9, "png"))).statusCode()).isEqualTo(401);
     }
@@ -143,10 +146,12 @@ class OwnLabsTest {
         JsonNode draft = ines.json("/api/drafts/" + lab);
         String html = draft.at("/shown/parts/0/blocks").toString();
         assertThat(html).contains("<img src=\\\"/api/pictures/" + id + "\\\" alt=\\\"a sun\\\" />",
-                "<span class=\\\"formula\\\">a_1*b_2</span>", "<span class=\\\"formula alone\\\">x^2</span>", "$5 or $6",
+                "<span class=\\\"formula\\\">a_1*b_2</span>", "<span class=\\\"formula alone\\\">x^2</span>",
+                        "$5 or $6",
                 "&lt;b&gt;no").doesNotContain("example.org");
         try (PDDocument paper = Loader.loadPDF(ines.getForBytes("/api/drafts/" + lab + "/paper"))) {
-            assertThat(paper.getPage(0).getResources().getXObjectNames()).as("the picture is on paper, too").isNotEmpty();
+            assertThat(paper.getPage(0).getResources().getXObjectNames()).as("the picture is on paper, too")
+                    .isNotEmpty();
         }
         say(lab, "Wordless", "![ ](picture:" + id + ")");
         assertThat(ines.json("/api/drafts/" + lab).at("/faults/0/what").asString()).contains("needs words");
@@ -171,7 +176,8 @@ class OwnLabsTest {
         assertThat(tobiah.json("/api/drafts/" + there).get("faults")).isEmpty();
         assertThat(tobiah.getForBytes("/api/drafts/" + there + "/file")).isEqualTo(out);
         assertThat(tobiah.get("/api/drafts/" + lab + "/file").statusCode()).isEqualTo(404);
-        assertThat(unpacked(tobiah.getForBytes("/api/labs/" + tobiah.lab("Is it brass?") + "/file"))).containsKey("lab.json");
+        assertThat(unpacked(tobiah.getForBytes("/api/labs/" + tobiah.lab("Is it brass?") + "/file")))
+                .containsKey("lab.json");
     }
 
     @Test
@@ -205,9 +211,11 @@ class OwnLabsTest {
             boolean inside = i % 2 == 0;
             byte[] mutated = (inside ? sheet : whole).clone();
             for (int k = 0; k <= random.nextInt(4); k++) {
-                mutated[random.nextInt(mutated.length)] = (byte) (inside ? " 0\"{}[]x-9".charAt(random.nextInt(10)) : random.nextInt());
+                mutated[random.nextInt(mutated.length)] = (byte) (inside ? " 0\"{}[]x-9".charAt(random.nextInt(10))
+                        : random.nextInt());
             }
-            HttpResponse<String> answer = tobiah.postFile("/api/drafts/file", inside ? packed(Map.of("lab.json", mutated)) : mutated);
+            HttpResponse<String> answer = tobiah.postFile("/api/drafts/file", inside ? packed(Map.of("lab.json",
+                    mutated)) : mutated);
             assertThat(answer.statusCode()).as("seed 20261127, file " + i + ": " + answer.body()).isIn(200, 400);
             if (answer.statusCode() == 200) {
                 taken++;
@@ -228,7 +236,8 @@ class OwnLabsTest {
         ines.post("/api/drafts/" + lab + "/versions", Map.of());
         assertThat(ines.post("/api/drafts/" + lab + "/shelf", Map.of("shared", true)).statusCode()).isEqualTo(204);
         say(lab, "Not yet shared", "Read that.");
-        JsonNode seen = tobiah.json("/api/shelf").valueStream().filter(l -> l.get("id").asString().equals(lab)).findFirst()
+        JsonNode seen = tobiah.json("/api/shelf").valueStream().filter(l -> l.get("id").asString().equals(lab))
+                .findFirst()
                 .orElseThrow();
         assertThat(seen.get("title").asString()).isEqualTo("Shared coal");
         assertThat(seen.get("own").asBoolean()).isFalse();
@@ -237,14 +246,16 @@ class OwnLabsTest {
         String copy = Visitor.read(tobiah.post("/api/drafts", Map.of("labId", lab))).get("id").asString();
         assertThat(tobiah.json("/api/drafts/" + copy).at("/sheet/title").asString()).isEqualTo("Copy of Shared coal");
         JsonNode klass = Visitor.read(tobiah.post("/api/classes", Map.of("name", "Shelf " + UUID.randomUUID())));
-        String given = "/api/teaching/assignments/" + Visitor.read(tobiah.post("/api/teaching/assignments", Map.of("labId", lab,
+        String given = "/api/teaching/assignments/" + Visitor.read(tobiah.post("/api/teaching/assignments",
+                Map.of("labId", lab,
                 "classes", List.of(Map.of("classId", klass.get("id").asString()))))).get(0).get("id").asString();
         ines.post("/api/drafts/" + lab + "/versions", Map.of());
         assertThat(tobiah.json(given).get("newer").asBoolean()).isTrue();
         assertThat(ines.post("/api/drafts/" + lab + "/shelf", Map.of("shared", false)).statusCode()).isEqualTo(204);
         assertThat(tobiah.json(given).get("newer").asBoolean()).as("what isn't shared any more").isFalse();
         tobiah.post(given + "/version", Map.of());
-        assertThat(tobiah.json(given).get("title").asString()).as("the class keeps what it has").isEqualTo("Shared coal");
+        assertThat(tobiah.json(given).get("title").asString()).as("the class keeps what it has")
+                .isEqualTo("Shared coal");
         assertThat(tobiah.get("/api/labs/" + lab).statusCode()).isEqualTo(404);
         assertThat(tobiah.get("/api/drafts/" + copy).statusCode()).as("a copy stays").isEqualTo(200);
         assertThat(tobiah.post("/api/drafts/" + lab + "/shelf", Map.of("shared", true)).statusCode()).isEqualTo(404);
@@ -255,10 +266,13 @@ class OwnLabsTest {
     void labsLieInFoldersAndOneThatIsTakenAwayStaysWithTheClassesThatHaveIt() {
         String lab = copyOf(ines, "The lamp keeper's clock");
         ines.post("/api/drafts/" + lab + "/versions", Map.of());
-        assertThat(ines.post("/api/drafts/" + lab + "/folder", Map.of("folder", " Year 10 ")).statusCode()).isEqualTo(204);
-        JsonNode line = ines.json("/api/drafts").valueStream().filter(l -> l.get("id").asString().equals(lab)).findFirst().orElseThrow();
+        assertThat(ines.post("/api/drafts/" + lab + "/folder", Map.of("folder", " Year 10 ")).statusCode())
+                .isEqualTo(204);
+        JsonNode line = ines.json("/api/drafts").valueStream().filter(l -> l.get("id").asString().equals(lab))
+                .findFirst().orElseThrow();
         assertThat(line.get("folder").asString()).isEqualTo("Year 10");
-        assertThat(ines.post("/api/drafts/" + lab + "/folder", Map.of("folder", "f".repeat(61))).statusCode()).isEqualTo(400);
+        assertThat(ines.post("/api/drafts/" + lab + "/folder", Map.of("folder", "f".repeat(61))).statusCode())
+                .isEqualTo(400);
         Room room = Room.ofLab("ines", lab);
         assertThat(ines.json("/api/teaching/given").valueStream().map(g -> g.get("labId").asString())).contains(lab);
         assertThat(tobiah.delete("/api/drafts/" + lab).statusCode()).isEqualTo(404);
@@ -275,7 +289,8 @@ class OwnLabsTest {
         Instant open = Instant.parse("2098-03-01T08:00:00Z");
         Instant due = Instant.parse("2098-03-09T15:30:00Z");
         ines.post("/api/teaching/assignments", Map.of("labId", ines.lab("The coal run"), "classes",
-                List.of(Map.of("classId", c.get("id").asString(), "openAt", open.toString(), "dueAt", due.toString()))));
+                List.of(Map.of("classId", c.get("id").asString(), "openAt", open.toString(), "dueAt",
+                        due.toString()))));
         String path = "/api/classes/" + c.get("id").asString() + "/calendar";
         String at = Visitor.read(ines.post(path, Map.of("anew", false))).get("path").asString();
         assertThat(Visitor.read(ines.post(path, Map.of("anew", false))).get("path").asString()).isEqualTo(at);
@@ -283,8 +298,10 @@ class OwnLabsTest {
         assertThat(read.statusCode()).isEqualTo(200);
         assertThat(read.headers().firstValue("Content-Type").orElse("")).startsWith("text/calendar");
         List<VEvent> events = Biweekly.parse(read.body()).first().getEvents();
-        assertThat(events).extracting(e -> e.getSummary().getValue()).containsExactly("The coal run opens", "The coal run is due");
-        assertThat(events).extracting(e -> (Date) e.getDateStart().getValue()).containsExactly(Date.from(open), Date.from(due));
+        assertThat(events).extracting(e -> e.getSummary().getValue()).containsExactly("The coal run opens",
+                "The coal run is due");
+        assertThat(events).extracting(e -> (Date) e.getDateStart().getValue()).containsExactly(Date.from(open),
+                Date.from(due));
         assertThat(tobiah.post(path, Map.of("anew", true)).statusCode()).isEqualTo(404);
         Visitor.read(ines.post(path, Map.of("anew", true)));
         assertThat(new Visitor().get(at).statusCode()).as("the old address").isEqualTo(404);

@@ -247,17 +247,20 @@ class SchoolLifeTest {
         JdbcTemplate sql = ServerExtension.bean(JdbcTemplate.class);
         Room room = Room.of("ines", "The lamp keeper's clock");
         String list = "/api/teaching/assignments/" + room.assignment();
-        assertThat(room.teacher().post(list + "/terms", Map.of("again", false, "dueAt", "2020-01-01T00:00:00Z", "lateRule", "CLOSED")).statusCode()).isEqualTo(200);
+        assertThat(room.teacher().post(list + "/terms", Map.of("again", false, "dueAt", "2020-01-01T00:00:00Z",
+                "lateRule", "CLOSED")).statusCode()).isEqualTo(200);
         Map<String, Object> entry = Map.of("id", UUID.randomUUID(), "block", "expect", "slot", "answer", "value", Map.of("choice", 1), "time", "");
         HttpResponse<String> refused = room.student().post("/api/works/" + room.work() + "/entries", Map.of("entries", List.of(entry)));
         assertThat(refused.statusCode()).isEqualTo(409);
         assertThat(refused.body()).contains("closed");
         assertThat(room.teacher().post("/api/works/" + room.work() + "/reopening", Map.of()).statusCode()).isEqualTo(200);
         room.keep("expect", "answer", Map.of("choice", 1));
-        room.teacher().post(list + "/terms", Map.of("again", false, "dueAt", "2020-01-01T00:00:00Z", "lateRule", "MARKED"));
+        room.teacher().post(list + "/terms", Map.of("again", false, "dueAt", "2020-01-01T00:00:00Z", "lateRule",
+                "MARKED"));
         assertThat(room.student().post("/api/works/" + room.work() + "/submission", Map.of()).statusCode()).isEqualTo(204);
         assertThat(room.teacher().json(list).get("students").get(0).get("late").asBoolean()).isTrue();
-        room.teacher().post(list + "/terms", Map.of("again", false, "dueAt", "2020-01-01T00:00:00Z", "lateRule", "OPEN"));
+        room.teacher().post(list + "/terms", Map.of("again", false, "dueAt", "2020-01-01T00:00:00Z", "lateRule",
+                "OPEN"));
         assertThat(room.teacher().json(list).get("students").get(0).get("late").asBoolean()).isFalse();
         assertThat(room.teacher().delete(list).statusCode()).isEqualTo(200);
         assertThat(room.student().get("/api/works/" + room.work()).statusCode()).isEqualTo(404);

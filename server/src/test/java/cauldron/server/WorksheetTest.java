@@ -48,7 +48,8 @@ class WorksheetTest {
                 for (JsonNode block : part.get("blocks")) {
                     if (block.has("prompt")) {
                         String words = block.get("prompt").asString().replaceAll("\\s+", " ");
-                        assertThat(student.replace(" ", "")).contains(words.substring(0, Math.min(40, words.length())).replace(" ", ""));
+                        assertThat(student.replace(" ", "")).contains(words.substring(0, Math.min(40, words.length()))
+                                .replace(" ", ""));
                     }
                     if (block.get("type").asString().equals("number")) {
                         assertThat(teacher).contains("Right: ");
@@ -75,8 +76,10 @@ class WorksheetTest {
     void theSheetIsAsLargeAsWasAskedForAndCanBeReadAloud() throws IOException {
         String path = "/api/labs/" + ines.lab("The coal run") + "/paper";
         try (PDDocument a4 = paper(path); PDDocument letter = paper(path + "?size=LETTER")) {
-            assertThat(a4.getPage(0).getMediaBox().getHeight()).isEqualTo(A4_HEIGHT, org.assertj.core.data.Offset.offset(1f));
-            assertThat(letter.getPage(0).getMediaBox().getWidth()).isEqualTo(LETTER_WIDTH, org.assertj.core.data.Offset.offset(1f));
+            assertThat(a4.getPage(0).getMediaBox().getHeight()).isEqualTo(A4_HEIGHT,
+                    org.assertj.core.data.Offset.offset(1f));
+            assertThat(letter.getPage(0).getMediaBox().getWidth()).isEqualTo(LETTER_WIDTH,
+                    org.assertj.core.data.Offset.offset(1f));
             assertThat(a4.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
         }
         assertThat(ines.get(path + "?size=A3").statusCode()).isEqualTo(400);
@@ -85,10 +88,12 @@ class WorksheetTest {
 
     @Test
     void oneIsPrintedAsItIsWrittenByWhoWritesItAlone() throws IOException {
-        String lab = Visitor.read(ines.post("/api/drafts", Map.of("labId", ines.lab("The coal run")))).get("id").asString();
+        String lab = Visitor.read(ines.post("/api/drafts", Map.of("labId", ines.lab("The coal run")))).get("id")
+                .asString();
         assertThat(text("/api/drafts/" + lab + "/paper")).contains("Copy of The coal run");
         assertThat(Visitor.signedIn("tobiah").get("/api/drafts/" + lab + "/paper").statusCode()).isEqualTo(404);
-        HttpResponse<String> faulty = ines.put("/api/drafts/" + lab, Map.of("sheet", Map.of("title", "Nothing"), "seen", 1));
+        HttpResponse<String> faulty = ines.put("/api/drafts/" + lab, Map.of("sheet", Map.of("title", "Nothing"), "seen",
+                1));
         assertThat(faulty.statusCode()).isEqualTo(200);
         assertThat(ines.get("/api/drafts/" + lab + "/paper").statusCode()).isEqualTo(409);
     }

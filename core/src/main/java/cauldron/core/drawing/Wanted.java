@@ -61,7 +61,8 @@ public record Wanted(String piece, String place, Integer count, String label, St
     public String words(Paper paper) {
         String there = place == null ? "" : "“" + paper.place(place).name() + "”";
         if (caption != null) {
-            String name = paper.captions().stream().filter(c -> c.id().equals(caption)).findFirst().orElseThrow().name();
+            String name = paper.captions().stream().filter(c -> c.id().equals(caption)).findFirst().orElseThrow()
+                    .name();
             return "“" + name + "” is " + String.join(" or ", right);
         }
         if (arrow != null) {

@@ -39,7 +39,8 @@ public record Scheme(int completeness, List<String> spotCheck) {
     static final class Declared extends Form<Scheme> {
         private final Field<Scheme, Integer> completeness = field("completeness", whole(0, 100), Scheme::completeness)
                 .otherwise(0).says("How much of the points is for having done everything, in per cent.");
-        private final Field<Scheme, List<String>> spotCheck = field("spotCheck", list(text(60), MOST), Scheme::spotCheck)
+        private final Field<Scheme, List<String>> spotCheck = field("spotCheck", list(text(60), MOST),
+                Scheme::spotCheck)
                 .otherwise(List.of()).hidden().says("Questions that stand for all when it is looked at what is right.");
 
         Declared() {

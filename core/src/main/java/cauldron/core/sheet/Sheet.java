@@ -16,7 +16,8 @@ import java.util.Map;
  * @param minutes  how long it takes
  * @param category practice, formative or graded
  */
-public record Sheet(String title, String summary, int minutes, String apparatus, String category, Scheme scheme, List<Part> parts)
+public record Sheet(String title, String summary, int minutes, String apparatus, String category, Scheme scheme,
+        List<Part> parts)
         implements Neighbours {
 
     /** The version in which sheets are written now. */
@@ -82,7 +83,8 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
 
     /** The same lab, but so many tries at each question bring points. */
     public Sheet withTries(int tries) {
-        return new Sheet(title, summary, minutes, apparatus, category, scheme, parts.stream().map(p -> new Part(p.id(), p.kind(), p.title(),
+        return new Sheet(title, summary, minutes, apparatus, category, scheme, parts.stream().map(p -> new Part(p.id(),
+                p.kind(), p.title(),
                 p.blocks().stream().map(b -> b instanceof Question q ? q.withTries(tries) : b).toList())).toList());
     }
 

@@ -25,10 +25,12 @@ public final class SheetForm extends Form<Sheet> {
     private final Field<Sheet, String> summary = field("summary", text(2000), Sheet::summary);
     private final Field<Sheet, Integer> minutes = field("minutes", whole(1, 1000), Sheet::minutes).says("How long it takes.");
     private final Field<Sheet, String> apparatus = field("apparatus", text(60), Sheet::apparatus);
-    private final Field<Sheet, String> category = field("category", word("practice", "formative", "graded"), Sheet::category)
+    private final Field<Sheet, String> category = field("category", word("practice", "formative", "graded"),
+            Sheet::category)
             .otherwise("practice").says("Whether it is for practice, for finding out how far students are, or graded.");
     private final Field<Sheet, Scheme> scheme = field("scheme", new Scheme.Declared(),
-            (Sheet s) -> s.scheme().equals(Scheme.USUAL) ? null : s.scheme()).optional().says("What its points are for.");
+            (Sheet s) -> s.scheme().equals(Scheme.USUAL) ? null : s.scheme()).optional()
+                    .says("What its points are for.");
     private final Field<Sheet, List<Part>> parts = field("parts", list(new PartForm(), 60), Sheet::parts);
 
     SheetForm() {

@@ -21,11 +21,13 @@ class TypicalAnswersTest {
     void eachMeetsTheVerdictThatAStudentWouldMeet() {
         AnswerKey key = AnswerKeyForm.read(Tree.of("value", 9.81, "unit", "m/s^2", "tolerancePercent", 2.0, "slips",
                 List.of(Tree.of("factor", 4.0, "hint", "Half a swing?"))));
-        assertThat(verdicts(key)).containsEntry("right", Verdict.RIGHT).containsEntry("right, with two figures", Verdict.RIGHT)
+        assertThat(verdicts(key)).containsEntry("right", Verdict.RIGHT).containsEntry("right, with two figures",
+                Verdict.RIGHT)
                 .containsEntry("a slip you named", Verdict.KNOWN_SLIP).containsEntry("without a unit", Verdict.NO_UNIT)
                 .containsEntry("in a unit of something else", Verdict.OTHER_QUANTITY)
                 .containsEntry("just not near enough", Verdict.VALUE)
-                .containsEntry("ten times too large", Verdict.POWER_OF_TEN).containsEntry("with the other sign", Verdict.SIGN)
+                .containsEntry("ten times too large", Verdict.POWER_OF_TEN).containsEntry("with the other sign",
+                        Verdict.SIGN)
                 .containsEntry("upside down", Verdict.UPSIDE_DOWN).hasSize(10);
     }
 

@@ -35,7 +35,8 @@ public class Assignments {
      * @param onlyStudent  the one student it is for, or null where it is for the class
      * @param triedBy      the teacher who tries it, or null where it is given
      */
-    public record AssignmentInfo(UUID id, UUID classId, UUID labVersionId, Terms terms, UUID onlyStudent, UUID triedBy) {
+    public record AssignmentInfo(UUID id, UUID classId, UUID labVersionId, Terms terms, UUID onlyStudent,
+            UUID triedBy) {
 
         public Instant dueAt() {
             return terms.dueAt();
@@ -101,7 +102,8 @@ public class Assignments {
     @Transactional
     public AssignmentInfo give(UUID teacher, UUID classId, UUID labId, Terms terms) {
         classes.ownedBy(classId, teacher);
-        return assignments.save(new Assignment(classId, labs.newest(labId, teacher).versionId(), terms, clock.instant()))
+        return assignments.save(new Assignment(classId, labs.newest(labId, teacher).versionId(), terms,
+                clock.instant()))
                 .info();
     }
 
@@ -262,7 +264,8 @@ public class Assignments {
     }
 
     private AssignmentInfo extendedFor(AssignmentInfo a, UUID student) {
-        return a.extended(extensions.findByAssignmentIdAndStudentId(a.id(), student).map(Extension::dueAt).orElse(null));
+        return a.extended(extensions.findByAssignmentIdAndStudentId(a.id(), student).map(Extension::dueAt)
+                .orElse(null));
     }
 
     /** A teacher's own try of a version, with values of its own; it stands in no class. */
@@ -279,7 +282,8 @@ public class Assignments {
         AssignmentInfo a = assignments.findByIdAndRemovedAtIsNull(work.assignmentId()).map(Assignment::info)
                 .orElseThrow(() -> Problems.notFound("work"));
         boolean own = work.studentId().equals(person.id())
-                && (person.id().equals(a.triedBy()) || a.classId() != null && classes.isMember(a.classId(), person.id()));
+                && (person.id().equals(a.triedBy()) || a.classId() != null && classes.isMember(a.classId(),
+                        person.id()));
         if (!own) {
             boolean teaches = a.classId() != null && person.role() == Person.Role.TEACHER
                     && classes.byId(Set.of(a.classId())).get(a.classId()).teacherId().equals(person.id());

@@ -24,7 +24,9 @@ public record Terms(Instant openAt, Instant dueAt, LateRule lateRule, boolean ag
         return new Terms(null, at, LateRule.MARKED, false, null);
     }
 
-    /** The same for a student who has until a time; one who has none of their own, or less than all others, has theirs. */
+    /**
+     * The same for a student who has until a time; one who has none of their own, or less than all others, has theirs.
+     */
     public Terms extended(Instant until) {
         return until == null || dueAt == null || until.isBefore(dueAt) ? this
                 : new Terms(openAt, until, lateRule, again, tries);

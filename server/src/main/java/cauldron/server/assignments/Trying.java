@@ -9,7 +9,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Labs tried by the teachers who write or give them: worked through as a student would, hand-in included. A try is of no
+ * Labs tried by the teachers who write or give them: worked through as a student would, hand-in included. A try is of
+ * no
  * class, so no list of a class, no marks and no pool can hold it; one that is begun anew takes the one before with it.
  */
 @Service

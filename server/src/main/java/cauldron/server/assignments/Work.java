@@ -67,7 +67,8 @@ class Work {
     }
 
     Assignments.WorkInfo info() {
-        return new Assignments.WorkInfo(id, assignmentId, studentId, labVersionId, seed, startedAt, submittedAt, firstSubmittedAt,
+        return new Assignments.WorkInfo(id, assignmentId, studentId, labVersionId, seed, startedAt, submittedAt,
+                firstSubmittedAt,
                 reopenedAt);
     }
 }

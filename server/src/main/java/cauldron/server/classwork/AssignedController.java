@@ -29,7 +29,8 @@ class AssignedController {
      * @param state waiting (not open yet), not-started, working, returned (given back by the teacher) or submitted
      */
     record AssignedLab(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
-                       @NotNull String category, @NotNull String className, Instant openAt, Instant dueAt, @NotNull String state, String part,
+                       @NotNull String category, @NotNull String className, Instant openAt, Instant dueAt,
+                               @NotNull String state, String part,
                        @NotNull Double points, @NotNull Double of, @NotNull Boolean marked,
                        @NotNull Boolean late, @NotNull Boolean closed) {
     }

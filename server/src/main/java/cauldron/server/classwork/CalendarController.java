@@ -51,7 +51,8 @@ class CalendarController {
     }
 
     @PostMapping("/api/classes/{classId}/calendar")
-    CalendarAt address(@PathVariable UUID classId, @AuthenticationPrincipal Person me, @Valid @RequestBody CalendarAsked form) {
+    CalendarAt address(@PathVariable UUID classId, @AuthenticationPrincipal Person me,
+            @Valid @RequestBody CalendarAsked form) {
         return new CalendarAt("/calendar/" + classes.calendarKey(classId, me.id(), form.anew()) + ".ics");
     }
 

@@ -83,7 +83,8 @@ public class GivingController {
     private final Accounts accounts;
     private final Clock clock;
 
-    GivingController(Classes classes, Assignments assignments, Trying trying, Accounts accounts, Acts acts, Clock clock) {
+    GivingController(Classes classes, Assignments assignments, Trying trying, Accounts accounts, Acts acts,
+            Clock clock) {
         this.acts = acts;
         this.classes = classes;
         this.assignments = assignments;
@@ -104,7 +105,8 @@ public class GivingController {
             if (to.dueAt() != null && to.dueAt().isBefore(clock.instant())) {
                 throw Problems.invalid("dueAt", "The due time lies in the past.");
             }
-            Terms terms = terms(to.openAt(), to.dueAt(), form.lateRule() == null ? Terms.LateRule.MARKED : form.lateRule(),
+            Terms terms = terms(to.openAt(), to.dueAt(), form.lateRule() == null ? Terms.LateRule.MARKED
+                    : form.lateRule(),
                     form.again() != null && form.again(), form.tries());
             given.add(new GivenTo(assignments.give(me.id(), to.classId(), form.labId(), terms).id(), to.classId()));
         }
@@ -124,7 +126,8 @@ public class GivingController {
     @PostMapping("/assignments/{id}/extensions")
     @Transactional
     public void extend(@PathVariable UUID id, @AuthenticationPrincipal Person me, @Valid @RequestBody MoreTime form) {
-        Assignments.AssignmentInfo a = assignments.extend(me.id(), id, form.studentId(), bounded("dueAt", form.dueAt()));
+        Assignments.AssignmentInfo a = assignments.extend(me.id(), id, form.studentId(), bounded("dueAt",
+                form.dueAt()));
         String student = accounts.people(Set.of(form.studentId())).get(form.studentId()).displayName();
         acts.keep(me, form.dueAt() == null ? "took back more time of " + student + " for"
                 : "gave more time to " + student + " for", title(a));
@@ -170,8 +173,10 @@ public class GivingController {
     }
 
     private Instant bounded(String field, Instant at) {
-        if (at != null && (at.isAfter(clock.instant().plus(FARTHEST)) || at.isBefore(clock.instant().minus(FARTHEST)))) {
-            throw Problems.invalid(field, (field.equals("dueAt") ? "Due time" : "Opens") + ": at most a hundred years from now.");
+        if (at != null && (at.isAfter(clock.instant().plus(FARTHEST)) || at.isBefore(clock.instant()
+                .minus(FARTHEST)))) {
+            throw Problems.invalid(field, (field.equals("dueAt") ? "Due time" : "Opens")
+                    + ": at most a hundred years from now.");
         }
         return at;
     }

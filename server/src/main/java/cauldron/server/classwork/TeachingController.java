@@ -89,7 +89,8 @@ public class TeachingController {
                     List<Assignments.WorkInfo> on = works.stream().filter(w -> w.assignmentId().equals(a.id())).toList();
                     List<Assignments.WorkInfo> in = on.stream().filter(w -> w.submittedAt() != null).toList();
                     int all = a.onlyStudent() == null ? students.getOrDefault(c.id(), Set.of()).size() : 1;
-                    labs.add(new GivenLab(a.id(), assignments.sheet(a).title(), a.terms().openAt(), a.dueAt(), all, on.size(), in.size(),
+                    labs.add(new GivenLab(a.id(), assignments.sheet(a).title(), a.terms().openAt(), a.dueAt(), all,
+                            on.size(), in.size(),
                             (int) in.stream().filter(w -> stands.get(w.id()).unmarked()).count()));
                 }
             }
@@ -125,7 +126,8 @@ public class TeachingController {
             Standings.Standing s, Instant until) {
         Assignments.AssignmentInfo theirs = a.extended(until);
         if (work == null) {
-            return new StudentLine(p.id(), p.displayName(), p.userName(), null, "not-started", null, 0.0, sheet.points(),
+            return new StudentLine(p.id(), p.displayName(), p.userName(), null, "not-started", null, 0.0,
+                    sheet.points(),
                     false, theirs.terms().late(clock.instant()), null, null, until, false);
         }
         boolean in = work.submittedAt() != null;

@@ -1,5 +1,6 @@
 /** What classes have been given, and how everyone stands with it: class lists and home pages. */
-@ApplicationModule(displayName = "Class work", allowedDependencies = {"accounts", "acts", "assignments", "classes", "labs", "marking",
+@ApplicationModule(displayName = "Class work", allowedDependencies = {"accounts", "acts", "assignments", "classes",
+        "labs", "marking",
     "platform"})
 package cauldron.server.classwork;
 

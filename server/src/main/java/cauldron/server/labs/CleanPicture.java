@@ -55,7 +55,8 @@ record CleanPicture(String media, int width, int height, byte[] bytes) {
         }
     }
 
-    private static CleanPicture read(ImageReader reader, ImageInputStream in, String format, byte[] file) throws IOException {
+    private static CleanPicture read(ImageReader reader, ImageInputStream in, String format,
+            byte[] file) throws IOException {
         reader.setInput(in, true, true);
         int width = reader.getWidth(0);
         int height = reader.getHeight(0);
@@ -84,7 +85,8 @@ record CleanPicture(String media, int width, int height, byte[] bytes) {
             int width = Math.max(WIDEST, (now.getWidth() + 1) / 2);
             int height = Math.max(1, (int) Math.round((double) now.getHeight() * width / now.getWidth()));
             boolean clear = now.getColorModel().hasAlpha();
-            BufferedImage next = new BufferedImage(width, height, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
+            BufferedImage next = new BufferedImage(width, height, clear ? BufferedImage.TYPE_INT_ARGB
+                    : BufferedImage.TYPE_INT_RGB);
             Graphics2D to = next.createGraphics();
             to.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
             to.drawImage(now, 0, 0, width, height, null);
@@ -96,7 +98,8 @@ record CleanPicture(String media, int width, int height, byte[] bytes) {
 
     private static byte[] written(BufferedImage picture, String format) throws IOException {
         BufferedImage plain = picture;
-        if (format.equals("jpeg") && (picture.getColorModel().hasAlpha() || picture.getType() != BufferedImage.TYPE_INT_RGB)) {
+        if (format.equals("jpeg") && (picture.getColorModel().hasAlpha()
+                || picture.getType() != BufferedImage.TYPE_INT_RGB)) {
             plain = new BufferedImage(picture.getWidth(), picture.getHeight(), BufferedImage.TYPE_INT_RGB);
             Graphics2D to = plain.createGraphics();
             to.drawImage(picture, 0, 0, Color.WHITE, null);

@@ -69,7 +69,8 @@ public class Drafts {
         // A colleague's lab is copied as it was shared, not as it is being written.
         Map<String, Object> sheet = new LinkedHashMap<>(drafts.findFirstByLabIdOrderByNumberDesc(labId)
                 .filter(d -> from.isOf(teacher.id())).map(Draft::sheet)
-                .orElseGet(() -> versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(labId).map(LabVersion::sheet)
+                .orElseGet(() -> versions.findFirstByLabIdAndNumberNotNullOrderByNumberDesc(labId)
+                        .map(LabVersion::sheet)
                         .orElseThrow(() -> Problems.notFound("lab"))));
         String title = sheet.get("title") instanceof String t ? t : "lab";
         String copied = "Copy of " + title;
@@ -103,7 +104,8 @@ public class Drafts {
     @Transactional(readOnly = true)
     public List<Own> own(Person teacher) {
         return drafts.ofOwner(teacher.id()).stream().map(l -> new Own(l.getId(), l.getTitle() == null || l.getTitle().isBlank()
-                ? "Without a title" : l.getTitle(), l.getChanged(), l.getVersion(), l.getFolder(), l.getShared())).toList();
+                ? "Without a title" : l.getTitle(), l.getChanged(), l.getVersion(), l.getFolder(), l.getShared()))
+                        .toList();
     }
 
     /** A lab of one's own, to go on writing. */
@@ -192,7 +194,8 @@ public class Drafts {
 
     private static void requireSound(Open now) {
         if (!now.faults().isEmpty()) {
-            throw Problems.conflict("faults", "Something is wrong in this lab yet: " + now.faults().get(0).text() + ".");
+            throw Problems.conflict("faults", "Something is wrong in this lab yet: " + now.faults().get(0).text()
+                    + ".");
         }
     }
 

@@ -7,8 +7,8 @@ import java.nio.charset.StandardCharsets;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * A film as it is sent: the length of the header as a 32-bit little-endian number, the header as JSON padded with spaces
- * to an even length, then the body as 16-bit little-endian numbers.
+ * A film as it is sent: the length of the header as a 32-bit little-endian number, the header as JSON padded with
+ * spaces to an even length, then the body as 16-bit little-endian numbers.
  */
 public final class FilmBytes {
 

@@ -15,7 +15,8 @@ import org.commonmark.renderer.html.HtmlNodeRendererContext;
 import org.commonmark.renderer.html.HtmlWriter;
 
 /**
- * Formulas in a text, in TeX between {@code $} in a line or between {@code $$} on their own. The server sets them as they
+ * Formulas in a text, in TeX between {@code $} in a line or between {@code $$} on their own. The server sets them as
+ * they
  * were written, marked as formulas; the page draws them. A dollar before a space or after one is a dollar, as is one
  * that no second follows.
  */

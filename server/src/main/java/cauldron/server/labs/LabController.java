@@ -1,7 +1,12 @@
 package cauldron.server.labs;
 
+import cauldron.core.block.Block;
+import cauldron.core.block.number.NumberBlock;
+import cauldron.core.marking.AnswerKey;
+import cauldron.core.sheet.Sheet;
 import cauldron.server.platform.Person;
 import jakarta.validation.constraints.NotNull;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -20,6 +25,10 @@ class LabController {
                    @NotNull String apparatus, @NotNull Double points, @NotNull List<@NotNull String> ways) {
     }
 
+    /** A slip that a shipped lab with an apparatus knows; one of factor and outcome. */
+    record KnownSlip(Double factor, String outcome, @NotNull String hint, @NotNull String question) {
+    }
+
     record LabPreview(@NotNull LabView lab, @NotNull Map<String, Object> sheet) {
     }
 
@@ -32,6 +41,27 @@ class LabController {
     @GetMapping
     List<LabView> all() {
         return labs.shipped().stream().map(LabController::view).toList();
+    }
+
+    /** Slips that are known with an apparatus, for keys of one's own. */
+    @GetMapping("/slips/{apparatus}")
+    List<KnownSlip> slips(@PathVariable String apparatus) {
+        List<KnownSlip> known = new ArrayList<>();
+        for (Labs.LabInfo lab : labs.shipped()) {
+            for (Sheet.Part part : lab.sheet().parts()) {
+                for (Block block : part.blocks()) {
+                    if (lab.sheet().apparatus().equals(apparatus) && block instanceof NumberBlock asked) {
+                        asked.key().slips().forEach(s -> known.add(slip(s, asked.prompt())));
+                    }
+                }
+            }
+        }
+        return known;
+    }
+
+    private static KnownSlip slip(AnswerKey.Slip slip, String question) {
+        boolean told = !slip.outcome().isEmpty();
+        return new KnownSlip(told ? null : (Double) slip.factor(), told ? slip.outcome() : null, slip.hint(), question);
     }
 
     /** A lab as a student sees it. */

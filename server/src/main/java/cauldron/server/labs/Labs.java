@@ -124,7 +124,9 @@ public class Labs {
         return map;
     }
 
-    /** The newest version of the lab that a version is of; the version itself where a teacher may read none but that. */
+    /**
+     * The newest version of the lab that a version is of; the version itself where a teacher may read none but that.
+     */
     @Transactional(readOnly = true)
     public UUID newestOf(UUID versionId, UUID teacher) {
         return versions.newestOf(versionId, teacher).orElse(versionId);

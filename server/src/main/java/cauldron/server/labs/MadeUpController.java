@@ -52,7 +52,8 @@ class MadeUpController {
      * @param warnings what in the ranges makes a question unanswerable
      * @param answers  what the question says to answers that are often given
      */
-    record MadeUpView(String right, @NotNull List<@NotNull MadeUpStudent> students, @NotNull List<@NotNull String> warnings,
+    record MadeUpView(String right, @NotNull List<@NotNull MadeUpStudent> students,
+            @NotNull List<@NotNull String> warnings,
                       @NotNull List<@NotNull TypicalAnswer> answers) {
     }
 
@@ -72,7 +73,8 @@ class MadeUpController {
     }
 
     /** A recording as a made-up student would have it, as {@link FilmBytes} tells. */
-    @PostMapping(path = "/api/drafts/{labId}/made-up/{blockId}/film", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @PostMapping(path = "/api/drafts/{labId}/made-up/{blockId}/film",
+            produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     byte[] film(@PathVariable UUID labId, @PathVariable String blockId, @AuthenticationPrincipal Person me,
             @Valid @RequestBody MadeUpFilm form) {
         if (!(drafts.sound(labId, me).block(blockId) instanceof FilmsBlock films)) {
@@ -123,7 +125,8 @@ class MadeUpController {
         }
         AnswerKey asked = key.own() == null ? key : nothing.key(question, MadeUp.seed(0));
         String right = Double.isNaN(asked.value()) ? null : print(asked.value(), asked.unit().symbol());
-        return new MadeUpView(right, students, List.of(), TypicalAnswers.to(asked).stream().map(a -> new TypicalAnswer(a.why(),
+        return new MadeUpView(right, students, List.of(), TypicalAnswers.to(asked).stream().map(a ->
+                new TypicalAnswer(a.why(),
                 a.number(), a.unit(), a.result().right(), a.result().feedback())).toList());
     }
 

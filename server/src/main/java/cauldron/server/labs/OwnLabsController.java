@@ -28,7 +28,8 @@ class OwnLabsController {
 
     private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
 
-    record Folder(@NotNull @Size(max = Lab.LONGEST_FOLDER, message = "A folder's name has at most 60 characters") String folder) {
+    record Folder(@NotNull @Size(max = Lab.LONGEST_FOLDER,
+            message = "A folder's name has at most 60 characters") String folder) {
     }
 
     record Shelving(@NotNull Boolean shared) {
@@ -81,7 +82,8 @@ class OwnLabsController {
     }
 
     private static ResponseEntity<byte[]> sent(OwnLabs.Packed lab) {
-        return ResponseEntity.ok().contentType(ZIP).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
+        return ResponseEntity.ok().contentType(ZIP).header(HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
                 .filename(lab.title() + ".zip", StandardCharsets.UTF_8).build().toString()).body(lab.zip());
     }
 }

@@ -58,7 +58,8 @@ public class Pictures {
             return id;
         }
         if (pictures.countByBroughtBy(teacher.id()) >= MOST) {
-            throw Problems.conflict("too-many", "You have brought " + MOST + " pictures, which is as many as can be kept.");
+            throw Problems.conflict("too-many", "You have brought " + MOST
+                    + " pictures, which is as many as can be kept.");
         }
         pictures.saveAndFlush(new Picture(id, clean, teacher.id(), clock.instant()));
         return id;
@@ -66,7 +67,8 @@ public class Pictures {
 
     @Transactional(readOnly = true)
     Shot shot(String id) {
-        return pictures.findById(id).map(p -> new Shot(p.media(), p.body())).orElseThrow(() -> Problems.notFound("picture"));
+        return pictures.findById(id).map(p -> new Shot(p.media(), p.body())).orElseThrow(() ->
+                Problems.notFound("picture"));
     }
 
     /** The pictures of which a sheet speaks. */

@@ -184,7 +184,8 @@ public class Marking {
     @Transactional
     public void takeBack(UUID workId, Person student) {
         if (!marks.findByWorkIdInOrderByMarkedAt(List.of(workId)).isEmpty()) {
-            throw Problems.conflict("marked", "Your teacher has begun to mark this, so it can't be taken back any more.");
+            throw Problems.conflict("marked",
+                    "Your teacher has begun to mark this, so it can't be taken back any more.");
         }
         assignments.takeBack(workId, student);
     }

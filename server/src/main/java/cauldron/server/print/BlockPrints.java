@@ -33,7 +33,8 @@ public final class BlockPrints<C> {
     /** The same, once all kinds are there. */
     public BlockPrints<C> complete() {
         if (all.size() != Blocks.ALL.all().size()) {
-            throw new IllegalStateException("There are " + Blocks.ALL.all().size() + " kinds of block, but prints of " + all.size());
+            throw new IllegalStateException("There are " + Blocks.ALL.all().size() + " kinds of block, but prints of "
+                    + all.size());
         }
         return this;
     }

@@ -88,7 +88,8 @@ class ReportController {
         UUID student = opened.work().studentId();
         String name = accounts.people(Set.of(student)).get(student).displayName();
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(desk.take(() -> {
-            Document page = new Report(opened, marking.standing(opened), name, pictures, zone, clock.instant()).document();
+            Document page = new Report(opened, marking.standing(opened), name, pictures, zone, clock.instant())
+                    .document();
             ofLabs.putInto(page);
             return Map.of("pdf", PdfPrinter.print(page));
         }));

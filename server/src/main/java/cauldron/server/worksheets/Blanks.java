@@ -84,7 +84,8 @@ final class Blanks {
     private static void films(FilmsBlock block, Worksheet sheet, Element to) {
         String apparatus = Inventory.get(block.plan().apparatus()).manifest().name();
         String choices = block.plan().choices().stream().map(c -> c.name() + ": " + c.options().stream()
-                .filter(o -> sheet.withKey() || !o.demonstration()).map(FilmPlan.Option::name).collect(Collectors.joining(", "))).collect(Collectors.joining(". "));
+                .filter(o -> sheet.withKey() || !o.demonstration()).map(FilmPlan.Option::name)
+                        .collect(Collectors.joining(", "))).collect(Collectors.joining(". "));
         sheet.onScreen(to, "recordings of the " + apparatus.toLowerCase() + ", " + block.distinctTrials()
                 + " different ones.", choices);
     }
@@ -93,7 +94,8 @@ final class Blanks {
         Manifest m = Inventory.get(block.plan().apparatus()).manifest();
         String trials = block.distinctTrials() == 0 ? "." : ", " + block.distinctTrials() + " different "
                 + (block.distinctTrials() == 1 ? "trial." : "trials.");
-        sheet.onScreen(to, (block.title().isEmpty() ? "" : block.title() + ": ") + "the " + m.name().toLowerCase() + trials, "");
+        sheet.onScreen(to, (block.title().isEmpty() ? "" : block.title() + ": ") + "the " + m.name().toLowerCase()
+                + trials, "");
     }
 
     private static void table(TableBlock block, Worksheet sheet, Element to) {
@@ -124,7 +126,8 @@ final class Blanks {
     private static void graph(GraphBlock block, Worksheet sheet, Element to) {
         TableBlock table = (TableBlock) sheet.sheet().block(block.table());
         to.appendElement("h3").text(block.title().isEmpty() ? "Graph of “" + table.title() + "”" : block.title());
-        List<Map<String, Object>> numbers = table.columns().stream().filter(c -> !Tree.text(c, "kind", "").equals("label")).toList();
+        List<Map<String, Object>> numbers = table.columns().stream().filter(c -> !Tree.text(c, "kind", "")
+                .equals("label")).toList();
         axes(to, named(numbers, block.up(), 1), named(numbers, block.along(), 0));
     }
 

@@ -24,7 +24,8 @@ final class PlainFormula {
         for (String space : new String[] {",", ";", ":", " ", "quad", "qquad"}) {
             SIGNS.put(space, "\u00a0");
         }
-        for (String nothing : new String[] {"left", "right", "displaystyle", "!", "mathrm", "text", "mathit", "vec", "bar"}) {
+        for (String nothing : new String[] {"left", "right", "displaystyle", "!", "mathrm", "text", "mathit", "vec",
+                "bar"}) {
             SIGNS.put(nothing, "");
         }
     }

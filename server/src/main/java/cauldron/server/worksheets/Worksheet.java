@@ -21,12 +21,14 @@ record Worksheet(Sheet sheet, boolean withKey, PaperStyle.Size size) {
                 : "The lab " + sheet.title());
         page.head().appendElement("style").appendText(PaperStyle.css(size));
         Element body = page.body();
-        body.appendElement("div").addClass("foot").text(sheet.title() + (withKey ? " · with key, for the teacher" : ""));
+        body.appendElement("div").addClass("foot").text(sheet.title() + (withKey ? " · with key, for the teacher"
+                : ""));
         body.appendElement("h1").text(sheet.title());
         if (withKey) {
             body.appendElement("p").addClass("by").text("With key, for the teacher");
         } else {
-            body.appendElement("p").addClass("by named").text("Name ______________________________   Class __________   Date __________");
+            body.appendElement("p").addClass("by named")
+                    .text("Name ______________________________   Class __________   Date __________");
         }
         body.appendElement("p").text(sheet.summary());
         body.appendElement("p").addClass("soft").text("About " + sheet.minutes() + " minutes · "
@@ -48,7 +50,8 @@ record Worksheet(Sheet sheet, boolean withKey, PaperStyle.Size size) {
     void heading(Element to, String prompt, double points) {
         Element h = to.appendElement("h3").text(prompt);
         if (points > 0) {
-            h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + (points == 1 ? "\u00a0point" : "\u00a0points"));
+            h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + (points == 1
+                    ? "\u00a0point" : "\u00a0points"));
         }
     }
 

@@ -35,14 +35,16 @@ class WorksheetController {
     /** The newest version of a lab on paper. */
     @GetMapping(path = "/api/labs/{labId}/paper", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> given(@PathVariable UUID labId, @AuthenticationPrincipal Person me,
-            @RequestParam(defaultValue = "A4") PaperStyle.Size size, @RequestParam(defaultValue = "false") boolean key) {
+            @RequestParam(defaultValue = "A4") PaperStyle.Size size,
+                    @RequestParam(defaultValue = "false") boolean key) {
         return paper(labs.newest(labId, me.id()).sheet(), size, key);
     }
 
     /** A lab of one's own on paper, as it is written now. */
     @GetMapping(path = "/api/drafts/{labId}/paper", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> written(@PathVariable UUID labId, @AuthenticationPrincipal Person me,
-            @RequestParam(defaultValue = "A4") PaperStyle.Size size, @RequestParam(defaultValue = "false") boolean key) {
+            @RequestParam(defaultValue = "A4") PaperStyle.Size size,
+                    @RequestParam(defaultValue = "false") boolean key) {
         return paper(drafts.sound(labId, me), size, key);
     }
 

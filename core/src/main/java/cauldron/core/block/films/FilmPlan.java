@@ -39,7 +39,8 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
     /**
      * One that can be chosen, and the settings it stands for.
      *
-     * @param demonstration whether it is kept for the teacher's own demonstration, so that no student hands in the example
+     * @param demonstration whether it is kept for the teacher's own demonstration, so that no student hands in the
+     *                      example
      */
     public record Option(String id, String name, boolean demonstration, Map<String, Object> set) {
 

@@ -65,7 +65,8 @@ public record FilmsBlock(String id, String title, FilmPlan plan, int distinctTri
         private final Field<FilmsBlock, Double> seconds = field("seconds", number(1e-12, 1e6),
                 (FilmsBlock b) -> b.plan().seconds()).hidden().says("Length in model seconds.");
         private final Field<FilmsBlock, Map<String, Object>> fixed = field("fixed", map(ANY), (FilmsBlock b) -> b.plan().fixed())
-                .otherwise(Map.of()).hidden().says("Settings of all recordings: a value, or a range from which each student has one of their own.");
+                .otherwise(Map.of()).hidden()
+                        .says("Settings of all recordings: a value, or a range from which each student has one of their own.");
         private final Field<FilmsBlock, List<FilmPlan.Choice>> choices = field("choices", list(new ChoiceForm(), 20),
                 (FilmsBlock b) -> b.plan().choices()).otherwise(List.of()).says("What the student may choose by name.");
         private final Field<FilmsBlock, List<FilmPlan.Cue>> acts = field("acts", list(new CueForm(), 20),
@@ -116,7 +117,8 @@ public record FilmsBlock(String id, String title, FilmPlan plan, int distinctTri
         private final Field<FilmPlan.Option, String> id = field("id", text(60), FilmPlan.Option::id);
         private final Field<FilmPlan.Option, String> name = field("name", text(200), FilmPlan.Option::name);
         private final Field<FilmPlan.Option, Map<String, Object>> set = field("set", map(ANY), FilmPlan.Option::set)
-                .otherwise(Map.of()).hidden().says("Settings it stands for: a value, or a range from which each student has one of their own.");
+                .otherwise(Map.of()).hidden()
+                        .says("Settings it stands for: a value, or a range from which each student has one of their own.");
 
         private final Field<FilmPlan.Option, Boolean> demonstration = field("demonstration", FLAG,
                 FilmPlan.Option::demonstration).otherwise(false)

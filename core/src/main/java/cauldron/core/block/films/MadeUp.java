@@ -85,14 +85,16 @@ public final class MadeUp {
         plan.fixed().forEach((id, written) -> add(values, "", "", "", id, written, seed));
         for (FilmPlan.Choice choice : plan.choices()) {
             for (FilmPlan.Option option : choice.options()) {
-                option.set().forEach((id, written) -> add(values, choice.name() + " " + option.name() + ": ", choice.id(),
+                option.set().forEach((id, written) -> add(values, choice.name() + " " + option.name() + ": ",
+                        choice.id(),
                         option.id(), id, written, seed));
             }
         }
         return values;
     }
 
-    private void add(List<Value> values, String of, String choice, String option, String setting, Object written, int seed) {
+    private void add(List<Value> values, String of, String choice, String option, String setting, Object written,
+            int seed) {
         if (written instanceof Map) {
             values.add(new Value(of + manifest.setting(setting).name(), plan.value(choice, option, setting, seed),
                     plan.unit(setting)));

@@ -14,7 +14,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** What is right, in words for a teacher: where the truth comes from, how near is near enough, and which slips are known. */
+/**
+ * What is right, in words for a teacher: where the truth comes from, how near is near enough, and which slips are known.
+ */
 public final class KeyWords {
 
     private KeyWords() {
@@ -29,7 +31,8 @@ public final class KeyWords {
             lines.add("Figures asked for: " + key.figures());
         }
         for (AnswerKey.Slip slip : key.slips()) {
-            lines.add("Slip, " + (slip.outcome().isEmpty() ? wrong(key, slip, unit) : "what “" + slip.outcome() + "” came to")
+            lines.add("Slip, " + (slip.outcome().isEmpty() ? wrong(key, slip, unit) : "what “" + slip.outcome()
+                    + "” came to")
                     + ": " + slip.hint());
         }
         return lines;
@@ -53,7 +56,8 @@ public final class KeyWords {
 
     private static String truth(AnswerKey key, Neighbours all) {
         if (key.following() != null) {
-            return "what follows from the student's table “" + all.block(key.following().table(), TableBlock.class).title()
+            return "what follows from the student's table “" + all.block(key.following().table(), TableBlock.class)
+                    .title()
                     + "” by " + key.following().formula();
         }
         if (key.came() != null) {
@@ -89,7 +93,8 @@ public final class KeyWords {
         }
         String unit = plan.unit(own.setting());
         String range = value instanceof Map<?, ?> drawn ? Numbers.printShort(Tree.number(copy(drawn), "from")) + " to "
-                + print(Tree.number(copy(drawn), "to"), unit) + ", each student's own" : print(((Number) value).doubleValue(), unit);
+                + print(Tree.number(copy(drawn), "to"), unit) + ", each student's own" : print(((Number) value)
+                        .doubleValue(), unit);
         return "“" + name + "”" + of + ", " + range;
     }
 

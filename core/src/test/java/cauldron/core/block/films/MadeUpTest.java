@@ -17,7 +17,8 @@ class MadeUpTest {
 
     private static FilmsBlock pendulum(double seconds, FilmPlan.Option... cords) {
         return new FilmsBlock("films", "", new FilmPlan("pendulum", List.of("side"), 60, seconds,
-                Tree.of("mass", 200.0, "held", false), List.of(new FilmPlan.Choice("cord", "Cord", List.of(cords))), List.of(),
+                Tree.of("mass", 200.0, "held", false), List.of(new FilmPlan.Choice("cord", "Cord", List.of(cords))),
+                        List.of(),
                 List.of("ruler", "stopwatch")), 1);
     }
 
