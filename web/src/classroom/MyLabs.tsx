@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { FileUp } from 'lucide-react';
+import { FileInput } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, posted, type Schemas } from '../api/client';
@@ -167,7 +167,7 @@ function Begin() {
         Begin
       </Button>
       <Button disabled={bring.isPending} onClick={() => file.current?.click()}>
-        <FileUp size={15} aria-hidden />
+        <FileInput size={15} aria-hidden />
         {bring.isPending ? 'Reading …' : 'From a file'}
       </Button>
       <input

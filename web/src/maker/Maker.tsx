@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ArrowLeft, History, Undo2 } from 'lucide-react';
+import { ArrowLeft, History, Undo } from 'lucide-react';
 import { Suspense, useMemo, useState, type MouseEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
@@ -151,7 +151,7 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
       </span>
       <div className="ml-auto flex shrink-0 items-center gap-2">
         <Button small kind="quiet" disabled={!draft.undo} onClick={draft.undo}>
-          <Undo2 size={14} aria-hidden />
+          <Undo size={14} aria-hidden />
           Take back
         </Button>
         <Button small kind="quiet" onClick={() => setHistory(true)}>

@@ -1,4 +1,4 @@
-import { Bold, Heading2, Image, Italic, Link2, List, ListOrdered, Sigma } from 'lucide-react';
+import { Bold, Heading2, Image, Italic, Link2, List, ListOrdered, Radical } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
 import { IconButton, inputClass } from '../ui';
 import { between, lines, put, type Chosen } from './marks';
@@ -42,7 +42,7 @@ export function MarkdownField({
         {tool('Link', <Link2 size={15} />, (c) =>
           put(c, `[${c.text.slice(c.from, c.to) || 'words'}](https://example.org)`),
         )}
-        {tool('Formula', <Sigma size={15} />, (c) =>
+        {tool('Formula', <Radical size={15} />, (c) =>
           put(c, `$${c.text.slice(c.from, c.to) || 'T = 2\\pi\\sqrt{L/g}'}$`),
         )}
         <IconButton className="border-transparent!" label="Picture" onClick={() => setPicturing(true)}>

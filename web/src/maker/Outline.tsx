@@ -1,6 +1,6 @@
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
 import { clsx } from 'clsx';
-import { ChevronDown, ChevronUp, Copy, Eye, EyeOff, GripVertical, Plus, Trash2 } from 'lucide-react';
+import { ChevronDown, ChevronUp, CopyPlus, Eye, EyeOff, GripVertical, Plus, Trash2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { blockForms } from '../core/labForm';
 import { IconButton } from '../ui';
@@ -121,7 +121,7 @@ export function Outline({
           </IconButton>
         )}
         <IconButton label={`Copy the ${what.toLowerCase()}`} onClick={() => onChange(copy(sheet, spot), spot)}>
-          <Copy size={14} />
+          <CopyPlus size={14} />
         </IconButton>
         <IconButton
           label={`Take the ${what.toLowerCase()} away`}

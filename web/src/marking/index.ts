@@ -1,5 +1,6 @@
-/** What only a teacher sees in a student's work; pages fetch it when one looks. */
+/** What only a teacher sees in a student's work, and what a handed-in one offers; pages fetch it when one looks. */
 export { MarkForm } from './MarkForm';
 export { Reopen } from './Reopen';
+export { TakeBack } from './TakeBack';
 export { Tries } from './Tries';
 export { TryNote } from './TryNote';

@@ -1,6 +1,5 @@
 import { FileText, X } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { save } from '../ui/save';
 import type { Sheet } from '../core';
 import type { Journal } from '../notebook/journal';
 import { Button } from '../ui';
@@ -8,8 +7,6 @@ import type { Drawing } from './drawings';
 
 /** Width of a drawing in picture elements. */
 const DRAWN = 640;
-/** At the width of a page 640 picture elements three times over are about 300 to an inch. */
-const SCALE = 3;
 
 /** The whole notebook as a PDF: the page draws the graphs, the server sets the rest. */
 export function ReportButton({
@@ -40,30 +37,8 @@ export function ReportButton({
       .finally(() => setAsked(false));
   };
   const make = useEffectEvent(async (drawn: Drawing[], leaving: AbortSignal) => {
-    // What was typed a moment ago belongs in it, too.
-    if (!(await journal.settle())) throw new Error('Not everything is kept yet. Try again when it is.');
-    const svgs = [...box.current!.querySelectorAll<SVGSVGElement>('[data-drawing] > svg, [data-drawing] > div > svg')];
-    const { pngOf } = await import('./drawings');
-    const { askReport, base64 } = await import('../api/desk');
-    const pictures = [];
-    for (const [i, d] of drawn.entries())
-      pictures.push({
-        block: d.block,
-        alt: d.alt,
-        caption: d.caption,
-        words: d.words,
-        png: await base64(await pngOf(svgs[i], '', SCALE)),
-      });
-    save(
-      `${name}.pdf`,
-      '',
-      await askReport(
-        `/api/works/${work}/report`,
-        { zone: Intl.DateTimeFormat().resolvedOptions().timeZone, pictures },
-        setPlace,
-        leaving,
-      ),
-    );
+    const { makeReport } = await import('./drawings');
+    await makeReport(box.current!, drawn, { work, name, journal, onPlace: setPlace, leaving });
   });
   useEffect(() => {
     if (!making) return;

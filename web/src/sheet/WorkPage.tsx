@@ -28,7 +28,7 @@ const marking = () => import('../marking');
 const MarkForm = lazy(async () => ({ default: (await marking()).MarkForm }));
 const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
 const TryNote = lazy(async () => ({ default: (await marking()).TryNote }));
-const TakeBack = lazy(() => import('./TakeBack'));
+const TakeBack = lazy(async () => ({ default: (await marking()).TakeBack }));
 const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 
 /** A student's lab; for the teacher the same page, to read and to mark. */

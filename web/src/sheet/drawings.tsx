@@ -8,10 +8,11 @@ import { SketchPad } from '../graph/SketchPad';
 import type { Journal } from '../notebook/journal';
 import { notesOf } from '../notebook/notes';
 import { tableOf } from '../notebook/table';
+import { askReport, base64 } from '../api/desk';
 import { symbolText } from '../ui';
+import { save } from '../ui/save';
+import { pngOf } from '../ui/svgFile';
 import { expectedOf } from './expected';
-
-export { pngOf } from '../ui/svgFile';
 
 const SIZE = { w: 640, h: 400 };
 
@@ -90,4 +91,30 @@ function wordsOf({ result }: Fitted): string[] {
       'text' in q && q.name ? [`${symbolText(q.name)} = ${q.formula} = ${q.text}`] : [],
     ),
   ];
+}
+
+/** At the width of a page 640 picture elements three times over are about 300 to an inch. */
+const SCALE = 3;
+
+/** Has the report made of what was drawn in a box, and hands it to the person. */
+export async function makeReport(
+  box: HTMLElement,
+  drawn: Drawing[],
+  to: { work: string; name: string; journal: Journal; onPlace: (place: number) => void; leaving: AbortSignal },
+) {
+  // What was typed a moment ago belongs in it, too.
+  if (!(await to.journal.settle())) throw new Error('Not everything is kept yet. Try again when it is.');
+  const svgs = [...box.querySelectorAll<SVGSVGElement>('[data-drawing] > svg, [data-drawing] > div > svg')];
+  const pictures = [];
+  for (const [i, d] of drawn.entries())
+    pictures.push({
+      block: d.block,
+      alt: d.alt,
+      caption: d.caption,
+      words: d.words,
+      png: await base64(await pngOf(svgs[i], '', SCALE)),
+    });
+  const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
+  const pdf = await askReport(`/api/works/${to.work}/report`, { zone: timeZone, pictures }, to.onPlace, to.leaving);
+  save(`${to.name}.pdf`, '', pdf);
 }
