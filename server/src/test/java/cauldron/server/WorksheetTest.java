@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -84,6 +85,19 @@ class WorksheetTest {
         }
         assertThat(ines.get(path + "?size=A3").statusCode()).isEqualTo(400);
         assertThat(Visitor.signedIn("esi.lund").get(path + "?key=true").statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void aGraphOfATableWithoutNumbersIsPrinted() throws IOException {
+        String lab = Visitor.read(ines.post("/api/drafts", Map.of("apparatus", "pendulum"))).get("id").asString();
+        Map<String, Object> table = Map.of("type", "table", "id", "t", "title", "Words", "rows", 2, "columns", List.of(
+                Map.of("id", "w", "name", "word", "symbol", "w", "unit", "", "kind", "label")));
+        Map<String, Object> graph = Map.of("type", "graph", "id", "g", "table", "t");
+        Map<String, Object> sheet = Map.of("title", "Odd", "summary", "", "minutes", 5, "apparatus", "pendulum", "parts",
+                List.of(Map.of("id", "p", "kind", "measure", "title", "P", "blocks", List.of(table, graph))));
+        JsonNode kept = Visitor.read(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", 1)));
+        assertThat(kept.get("faults")).isEmpty();
+        assertThat(text("/api/drafts/" + lab + "/paper")).contains("Upwards: …");
     }
 
     @Test

@@ -132,6 +132,9 @@ final class Blanks {
     }
 
     private static String named(List<Map<String, Object>> columns, String id, int otherwise) {
+        if (columns.isEmpty()) {
+            return "…";
+        }
         Map<String, Object> usual = columns.get(Math.min(otherwise, columns.size() - 1));
         return head(columns.stream().filter(c -> Tree.text(c, "id").equals(id)).findFirst().orElse(usual));
     }

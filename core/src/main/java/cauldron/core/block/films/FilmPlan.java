@@ -81,8 +81,9 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
             }
         }
         for (Choice choice : choices) {
-            if (!choice.options().isEmpty() && choice.options().stream().allMatch(Option::demonstration)) {
-                at.fault(choice.name() + ": all of it is kept for demonstrating, nothing is left for students");
+            if (choice.options().stream().allMatch(Option::demonstration)) {
+                at.fault(choice.name() + ": " + (choice.options().isEmpty() ? "there is nothing to choose"
+                        : "all of it is kept for demonstrating, nothing is left for students"));
             }
             for (Option option : choice.options()) {
                 checkSettings(manifest, option.set(), at.in(choice.name() + " " + option.name()));

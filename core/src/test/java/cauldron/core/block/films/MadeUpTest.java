@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Recipe;
+import cauldron.core.form.Where;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -37,6 +38,16 @@ class MadeUpTest {
                     .isEqualTo(s.values().get(0).value(), within(1e-9));
         }
         assertThat(MadeUp.warnings(block)).isEmpty();
+    }
+
+    @Test
+    void aChoiceWithNothingLeftForStudentsIsAFault() {
+        for (FilmPlan.Option[] options : new FilmPlan.Option[][] {{},
+            {new FilmPlan.Option("a", "A", true, Tree.of("length", 0.5))}}) {
+            Where at = Where.strict();
+            pendulum(20, options).plan().check(at);
+            assertThat(at.faults()).singleElement().satisfies(f -> assertThat(f.what()).contains("Cord: ", "nothing"));
+        }
     }
 
     @Test
