@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { api, ask, Problem } from '../api/client';
 import { NewSecret } from '../shell/NewSecret';
 import { Button, Field, Trouble } from '../ui';
+import { CodeField } from './CodeField';
 import { Mark } from '../shell/Shell';
 
 /** A student's first visit: class code, name, secret; then the user name to come back with. */
@@ -41,17 +42,7 @@ export function Join() {
               join.mutate();
             }}
           >
-            <Field
-              label="Class code"
-              mono
-              autoCapitalize="characters"
-              autoComplete="off"
-              value={code}
-              onChange={(e) => setCode(e.target.value)}
-              error={errorOf('code')}
-              hint="Six letters and digits"
-              required
-            />
+            <CodeField value={code} onChange={setCode} error={errorOf('code')} />
             <Field
               label="Your name"
               autoComplete="name"

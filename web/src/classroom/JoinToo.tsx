@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
-import { Button, Dialog, Field, Trouble } from '../ui';
+import { Button, Dialog, Trouble } from '../ui';
+import { CodeField } from './CodeField';
 
 /** Another class with the account one has. */
 export function JoinToo({ onClose }: { onClose: () => void }) {
@@ -23,16 +24,7 @@ export function JoinToo({ onClose }: { onClose: () => void }) {
           join.mutate();
         }}
       >
-        <Field
-          label="Class code"
-          mono
-          autoCapitalize="characters"
-          autoComplete="off"
-          value={code}
-          onChange={(e) => setCode(e.target.value)}
-          hint="Six letters and digits, from your teacher"
-          required
-        />
+        <CodeField value={code} onChange={setCode} />
         <Trouble error={join.error} />
         <Button kind="main" type="submit" disabled={join.isPending}>
           Join

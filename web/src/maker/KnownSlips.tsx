@@ -45,7 +45,7 @@ export function KnownSlips({
               <Plus size={13} aria-hidden />
             </button>
             <span>
-              {s.outcome ? `What “${s.outcome}” came to` : `${s.factor} times what is right`}: {s.hint}
+              {s.words}: {s.hint}
               <span className="block text-fine text-soft">asked there: {s.question}</span>
             </span>
           </li>

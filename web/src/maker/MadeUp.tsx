@@ -123,13 +123,8 @@ function Shown({
       {data && data.answers.length > 0 && (
         <>
           <p className="mb-2">
-            {data.right ? (
-              <>
-                Where <b className="mono">{data.right}</b> is right:
-              </>
-            ) : (
-              'What is right follows from each student’s own work; here 4.2 is taken for it:'
-            )}
+            {data.assumed && 'What is right follows from each student’s own work. '}
+            Where <b className="mono">{data.right}</b> is right:
           </p>
           <table className="w-full text-left">
             <thead className="text-fine text-soft">

@@ -32,29 +32,18 @@ class MakerJourneyTest {
     private static final String NAME = UUID.randomUUID().toString().substring(0, 6);
     private BrowserContext context;
     private Page page;
+    private MakerHands hands;
 
     @BeforeEach
     void open() {
         context = Chrome.context(1280, 800);
         page = Chrome.signIn(context, "ines");
+        hands = new MakerHands(page);
     }
 
     @AfterEach
     void close() {
         context.close();
-    }
-
-    private Locator sheet() {
-        return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("The sheet"));
-    }
-
-    private Locator line(String begins) {
-        return sheet().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^"
-                + begins)));
-    }
-
-    private Locator field(String name) {
-        return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private Locator dialog() {
@@ -64,19 +53,6 @@ class MakerJourneyTest {
     private void closeDialog() {
         Chrome.button(page, "Close").click();
         assertThat(dialog()).hasCount(0);
-    }
-
-    private void add(int part, String kind) {
-        sheet().getByText("Add a block to part " + part).click();
-        page.locator("details[open]").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions()
-                .setName(Pattern.compile("^" + kind))).click();
-    }
-
-    private void copy() {
-        page.navigate(App.address() + "/catalogue");
-        Chrome.inItem(page, "The lamp keeper's clock", "Read and give");
-        Chrome.button(page, "Copy and change").click();
-        assertThat(sheet()).isVisible();
     }
 
     private String newClass(String name) {
@@ -109,8 +85,8 @@ class MakerJourneyTest {
         String title = "The tide clock " + NAME;
         String first = newClass("Early " + NAME);
         String second = newClass("Late " + NAME);
-        copy();
-        field("Title").fill(title);
+        hands.copy("The lamp keeper's clock");
+        hands.field("Title").fill(title);
         write();
         tryIt();
         print(title);
@@ -138,15 +114,15 @@ class MakerJourneyTest {
     }
 
     private void write() {
-        line("The lens of").click();
-        field("Text").fill("The tide turns the clock with $T = 2\\pi\\sqrt{L/g}$.");
+        hands.line("The lens of").click();
+        hands.field("Text").fill("The tide turns the clock with $T = 2\\pi\\sqrt{L/g}$.");
         Locator seen = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions()
                 .setName("As a student sees it"));
         assertThat(seen.locator("math")).isVisible();
-        field("Text").selectText();
+        hands.field("Text").selectText();
         Chrome.button(page, "Bold").click();
-        assertThat(field("Text")).hasValue(Pattern.compile("^\\*\\*The tide.*\\*\\*$"));
-        line("Recordings").click();
+        assertThat(hands.field("Text")).hasValue(Pattern.compile("^\\*\\*The tide.*\\*\\*$"));
+        hands.line("Recordings").click();
         page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first()
                 .fill("1.9");
         Chrome.button(page, "Five made-up students").click();
@@ -156,30 +132,24 @@ class MakerJourneyTest {
         closeDialog();
         page.getByLabel("Length to the middle of the bob, to", new Page.GetByLabelOptions().setExact(true)).first()
                 .fill("0.44");
-        line("From your gradient").click();
-        field("Tolerance, in per cent, key").fill("4");
+        hands.line("From your gradient").click();
+        hands.field("Tolerance, in per cent, key").fill("4");
         Chrome.button(page, "Try it on answers").click();
         assertThat(dialog()).containsText("Right, within the accuracy asked for.");
         AxeTest.check(page, "a question tried on answers");
         closeDialog();
-        add(4, "Choice question");
-        field("Prompt").fill("What would make it slower?");
-        for (int i = 1; i <= 2; i++) {
-            Chrome.button(page, "Add one").click();
-            field("Text, choices " + i).fill(i == 1 ? "A longer cord" : "A heavier bob");
-        }
-        page.getByLabel("Right, choices 1").check();
-        line("The keeper wants").click();
+        hands.addChoice(4, "What would make it slower?", "A longer cord", "A heavier bob");
+        hands.line("The keeper wants").click();
         Chrome.button(page, "Add one").click();
-        field("Points, rubric 1").fill("4");
-        field("What it is like, rubric 1").fill("Says why the square root matters.");
+        hands.field("Points, rubric 1").fill("4");
+        hands.field("What it is like, rubric 1").fill("Says why the square root matters.");
         bench();
-        assertThat(page.getByText("All kept")).isVisible();
+        hands.kept();
     }
 
     private void bench() {
-        add(3, "Open bench");
-        field("Title").fill("A clock to set");
+        hands.add(3, "Open bench");
+        hands.field("Title").fill("A clock to set");
         page.getByLabel("Apparatus", new Page.GetByLabelOptions().setExact(true)).selectOption("pendulum");
         Chrome.button(page, "Set it up on the bench").click();
         Locator length = dialog().getByLabel(Pattern.compile("^Length to the middle of the bob, L"));
@@ -210,7 +180,7 @@ class MakerJourneyTest {
         Chrome.button(page, "Begin anew").click();
         assertThat(Chrome.button(page, "Hand in …")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back").setExact(true)).click();
-        assertThat(sheet()).isVisible();
+        assertThat(hands.sheet()).isVisible();
     }
 
     private void print(String title) throws IOException {
@@ -245,7 +215,7 @@ class MakerJourneyTest {
     private void change(String title) {
         page.navigate(App.address() + "/my-labs");
         Chrome.inItem(page, title, "Write " + title);
-        field("Title").fill(title + ", mended");
+        hands.field("Title").fill(title + ", mended");
         Chrome.button(page, "Make it ready to give").click();
         assertThat(Chrome.button(page, "Version 2 is ready")).isVisible();
         page.navigate(App.address() + "/");
@@ -268,7 +238,7 @@ class MakerJourneyTest {
         Path kept = Files.createTempFile("lab", ".zip");
         out.saveAs(kept);
         page.getByLabel("A lab as a file").setInputFiles(kept);
-        assertThat(field("Title")).hasValue(title);
+        assertThat(hands.field("Title")).hasValue(title);
         String id = page.url().replaceAll(".*/labs/([^/]+)/write", "$1");
         byte[] again = page.request().get(App.address() + "/api/drafts/" + id + "/file").body();
         assertThat(again).isEqualTo(Files.readAllBytes(kept));
@@ -277,7 +247,7 @@ class MakerJourneyTest {
 
     @Test
     void blocksAreMovedByDragAndByKeysAlone() {
-        copy();
+        hands.copy("The lamp keeper's clock");
         Locator from = page.getByTestId("grip-0/1");
         BoundingBox to = page.getByTestId("grip-0/0").boundingBox();
         BoundingBox at = from.boundingBox();
@@ -287,25 +257,25 @@ class MakerJourneyTest {
         page.mouse().move(to.x + 60, to.y + 8);
         page.mouse().move(to.x + 62, to.y + 8);
         page.mouse().up();
-        assertThat(sheet().locator("ol ol").first().getByRole(AriaRole.LISTITEM).first()).containsText("vocabulary");
-        Locator gradient = line("From your gradient");
+        assertThat(hands.sheet().locator("ol ol").first().getByRole(AriaRole.LISTITEM).first()).containsText("vocabulary");
+        Locator gradient = hands.line("From your gradient");
         gradient.focus();
         page.keyboard().press("Enter");
         Chrome.button(page, "Block up").focus();
         page.keyboard().press("Enter");
-        assertThat(sheet().locator("ol ol").nth(3).getByRole(AriaRole.LISTITEM).nth(1))
+        assertThat(hands.sheet().locator("ol ol").nth(3).getByRole(AriaRole.LISTITEM).nth(1))
                 .containsText("From your gradient");
         Chrome.button(page, "Hide the block from students").focus();
         page.keyboard().press("Enter");
-        assertThat(line("From your gradient")).containsText("hidden");
-        assertThat(page.getByText("All kept")).isVisible();
+        assertThat(hands.line("From your gradient")).containsText("hidden");
+        hands.kept();
     }
 
     @Test
     void aLabIsSharedWithColleaguesAndLiesInAFolder() {
         String title = "Shared clock " + NAME;
-        copy();
-        field("Title").fill(title);
+        hands.copy("The lamp keeper's clock");
+        hands.field("Title").fill(title);
         Chrome.button(page, "Make it ready to give").click();
         assertThat(Chrome.button(page, "Version 1 is ready")).isVisible();
         page.navigate(App.address() + "/my-labs");

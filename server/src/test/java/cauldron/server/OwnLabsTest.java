@@ -160,6 +160,7 @@ class OwnLabsTest {
     }
 
     @Test
+    @SuppressWarnings("unchecked")
     void outAndIntoAnotherCauldronALabIsTheSameByteForByte() throws IOException {
         String lab = copyOf(ines, "One proton more");
         String png = kept(picture(300, 200, "png"));
@@ -176,6 +177,13 @@ class OwnLabsTest {
         assertThat(tobiah.json("/api/drafts/" + there).get("faults")).isEmpty();
         assertThat(tobiah.getForBytes("/api/drafts/" + there + "/file")).isEqualTo(out);
         assertThat(tobiah.get("/api/drafts/" + lab + "/file").statusCode()).isEqualTo(404);
+        JsonNode draft = tobiah.json("/api/drafts/" + there);
+        Map<String, Object> sheet = JSON.convertValue(draft.get("sheet"), new TypeReference<>() { });
+        ((List<Map<String, Object>>) ((List<Map<String, Object>>) sheet.get("parts")).get(0).get("blocks")).get(0).put("hidden", true);
+        assertThat(tobiah.put("/api/drafts/" + there, Map.of("sheet", sheet, "seen", draft.get("number").asInt())).statusCode())
+                .isEqualTo(200);
+        assertThat(new String(unpacked(tobiah.getForBytes("/api/drafts/" + there + "/file")).get("lab.json"),
+                StandardCharsets.UTF_8)).as("what is hidden goes along").contains("\"hidden\" : true");
         assertThat(unpacked(tobiah.getForBytes("/api/labs/" + tobiah.lab("Is it brass?") + "/file")))
                 .containsKey("lab.json");
     }

@@ -103,7 +103,8 @@ public class GivingController {
         List<GivenTo> given = new ArrayList<>();
         for (GiveTo to : form.classes()) {
             if (to.dueAt() != null && to.dueAt().isBefore(clock.instant())) {
-                throw Problems.invalid("dueAt", "The due time lies in the past.");
+                throw Problems.invalid("dueAt", (form.classes().size() == 1 ? ""
+                        : classes.ownedBy(to.classId(), me.id()).name() + ": ") + "The due time lies in the past.");
             }
             Terms terms = terms(to.openAt(), to.dueAt(), form.lateRule() == null ? Terms.LateRule.MARKED
                     : form.lateRule(),

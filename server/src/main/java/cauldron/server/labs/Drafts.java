@@ -1,6 +1,8 @@
 package cauldron.server.labs;
 
 import cauldron.core.apparatus.Manifest;
+import cauldron.core.block.Block;
+import cauldron.core.block.text.TextBlock;
 import cauldron.core.form.Fault;
 import cauldron.core.form.Oddities;
 import cauldron.core.inventory.Inventory;
@@ -216,8 +218,7 @@ public class Drafts {
         List<Fault> faults = new ArrayList<>();
         try {
             Sheet sheet = Sheet.fromTree(Hidden.without(draft.sheet()));
-            pictures.missing(Pictures.spokenOf(draft.sheet())).forEach(id ->
-                    faults.add(new Fault("", "a picture of which a text speaks isn't here")));
+            faults.addAll(missingPictures(sheet));
             models = given == null ? models : Models.changed(given.models(), sheet);
             shown = faults.isEmpty() ? Shown.toStudents(sheet) : null;
         } catch (SheetException e) {
@@ -227,6 +228,20 @@ public class Drafts {
             faults.add(new Fault("", e.getMessage()));
         }
         return new Open(draft.number(), version, changed || !models.isEmpty(), draft.sheet(), models, faults, shown);
+    }
+
+    /** Pictures of which texts speak and that aren't here, each where it is spoken of. */
+    private List<Fault> missingPictures(Sheet sheet) {
+        List<Fault> faults = new ArrayList<>();
+        for (Sheet.Part part : sheet.parts()) {
+            for (Block block : part.blocks()) {
+                if (block instanceof TextBlock text && !pictures.missing(Pictures.spokenOf(text.markdown())).isEmpty()) {
+                    faults.add(new Fault("part " + part.id() + ", block " + block.id(),
+                            "a picture of which it speaks isn't here"));
+                }
+            }
+        }
+        return faults;
     }
 
     private Draft newest(UUID lab) {

@@ -1,6 +1,7 @@
 package cauldron.server.labs;
 
 import cauldron.core.block.Block;
+import cauldron.core.block.number.KeyWords;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerKey;
 import cauldron.core.sheet.Sheet;
@@ -25,8 +26,9 @@ class LabController {
                    @NotNull String apparatus, @NotNull Double points, @NotNull List<@NotNull String> ways) {
     }
 
-    /** A slip that a shipped lab with an apparatus knows; one of factor and outcome. */
-    record KnownSlip(Double factor, String outcome, @NotNull String hint, @NotNull String question) {
+    /** A slip that a shipped lab with an apparatus knows, in words; one of factor and outcome. */
+    record KnownSlip(Double factor, String outcome, @NotNull String words, @NotNull String hint,
+                     @NotNull String question) {
     }
 
     record LabPreview(@NotNull LabView lab, @NotNull Map<String, Object> sheet) {
@@ -51,7 +53,7 @@ class LabController {
             for (Sheet.Part part : lab.sheet().parts()) {
                 for (Block block : part.blocks()) {
                     if (lab.sheet().apparatus().equals(apparatus) && block instanceof NumberBlock asked) {
-                        asked.key().slips().forEach(s -> known.add(slip(s, asked.prompt())));
+                        asked.key().slips().forEach(s -> known.add(slip(s, asked, lab.sheet())));
                     }
                 }
             }
@@ -59,9 +61,10 @@ class LabController {
         return known;
     }
 
-    private static KnownSlip slip(AnswerKey.Slip slip, String question) {
+    private static KnownSlip slip(AnswerKey.Slip slip, NumberBlock asked, Sheet sheet) {
         boolean told = !slip.outcome().isEmpty();
-        return new KnownSlip(told ? null : (Double) slip.factor(), told ? slip.outcome() : null, slip.hint(), question);
+        return new KnownSlip(told ? null : (Double) slip.factor(), told ? slip.outcome() : null,
+                KeyWords.slip(slip, asked.key(), sheet), slip.hint(), asked.prompt());
     }
 
     /** A lab as a student sees it. */

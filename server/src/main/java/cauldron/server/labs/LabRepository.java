@@ -14,7 +14,8 @@ interface LabRepository extends JpaRepository<Lab, UUID> {
 
     long countByOwnerIdAndRemovedAtNull(UUID ownerId);
 
-    List<Lab> findBySharedAtNotNullAndRemovedAtNullOrderBySharedAtDesc();
+    @Query("select l from Lab l where l.sharedAt is not null and l.removedAt is null order by l.sharedAt desc limit ?1")
+    List<Lab> shared(int most);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select l from Lab l where l.id = ?1")

@@ -28,6 +28,10 @@ interface LabVersionRepository extends JpaRepository<LabVersion, UUID> {
 
     void deleteByLabIdAndNumberNull(UUID labId);
 
+    @Query("select v from LabVersion v where v.labId in ?1 and v.number = (select max(w.number) from LabVersion w"
+            + " where w.labId = v.labId)")
+    List<LabVersion> newestOfEach(Collection<UUID> labIds);
+
     @Query("select v from LabVersion v join Lab l on l.id = v.labId where v.number = (select max(w.number) from LabVersion w"
             + " where w.labId = v.labId) and l.ownerId is null order by v.createdAt")
     List<LabVersion> newestShipped();

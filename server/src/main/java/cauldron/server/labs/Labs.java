@@ -90,6 +90,14 @@ public class Labs {
                 .orElseThrow(() -> Problems.notFound("lab"));
     }
 
+    /** The newest versions of labs, by lab; those that have none are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, LabInfo> newest(Collection<UUID> labIds) {
+        Map<UUID, LabInfo> map = new LinkedHashMap<>();
+        versions.newestOfEach(labIds).forEach(v -> map.put(v.labId(), info(v)));
+        return map;
+    }
+
     /** The newest version of a shipped lab. */
     @Transactional(readOnly = true)
     public LabInfo shipped(String slug) {

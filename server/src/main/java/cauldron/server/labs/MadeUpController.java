@@ -47,12 +47,13 @@ class MadeUpController {
     }
 
     /**
-     * @param right    what is right, as far as it is known without a student's work; null where it isn't
+     * @param right    what is right; null where nothing is asked
+     * @param assumed  whether that is only taken to be right, as it follows from a student's own work
      * @param students with their values, and for a question with what is right for each
      * @param warnings what in the ranges makes a question unanswerable
      * @param answers  what the question says to answers that are often given
      */
-    record MadeUpView(String right, @NotNull List<@NotNull MadeUpStudent> students,
+    record MadeUpView(String right, @NotNull Boolean assumed, @NotNull List<@NotNull MadeUpStudent> students,
             @NotNull List<@NotNull String> warnings,
                       @NotNull List<@NotNull TypicalAnswer> answers) {
     }
@@ -97,7 +98,7 @@ class MadeUpController {
         Sheet sheet = drafts.sound(labId, me);
         Block block = sheet.block(blockId);
         if (block instanceof FilmsBlock films) {
-            return new MadeUpView(null, students(films), MadeUp.warnings(films), List.of());
+            return new MadeUpView(null, false, students(films), MadeUp.warnings(films), List.of());
         }
         if (block instanceof NumberBlock question) {
             return question(question, sheet);
@@ -124,8 +125,9 @@ class MadeUpController {
                     print(theirs.value(), theirs.unit().symbol())))));
         }
         AnswerKey asked = key.own() == null ? key : nothing.key(question, MadeUp.seed(0));
-        String right = Double.isNaN(asked.value()) ? null : print(asked.value(), asked.unit().symbol());
-        return new MadeUpView(right, students, List.of(), TypicalAnswers.to(asked).stream().map(a ->
+        boolean known = !Double.isNaN(asked.value());
+        String right = print(known ? asked.value() : TypicalAnswers.ASSUMED, asked.unit().symbol());
+        return new MadeUpView(right, !known, students, List.of(), TypicalAnswers.to(asked).stream().map(a ->
                 new TypicalAnswer(a.why(),
                 a.number(), a.unit(), a.result().right(), a.result().feedback())).toList());
     }

@@ -24,6 +24,9 @@ public class OwnLabs {
     public record Packed(String title, byte[] zip) {
     }
 
+    /** As many as a page can show; the newest come first. */
+    private static final int MOST_SHARED = 300;
+
     private final LabRepository labs;
     private final Labs given;
     private final Drafts drafts;
@@ -66,8 +69,11 @@ public class OwnLabs {
     /** What teachers of this school put on the shelf, the newest first. */
     @Transactional(readOnly = true)
     public List<OnShelf> shelf(Person teacher) {
-        return labs.findBySharedAtNotNullAndRemovedAtNullOrderBySharedAtDesc().stream().map(l -> new OnShelf(l.id(),
-                given.newest(l.id(), teacher.id()).sheet(), l.ownerId(), l.ownerId().equals(teacher.id()))).toList();
+        Map<UUID, UUID> owners = new LinkedHashMap<>();
+        labs.shared(MOST_SHARED).forEach(l -> owners.put(l.id(), l.ownerId()));
+        Map<UUID, Labs.LabInfo> newest = given.newest(owners.keySet());
+        return owners.entrySet().stream().filter(o -> newest.containsKey(o.getKey())).map(o -> new OnShelf(o.getKey(),
+                newest.get(o.getKey()).sheet(), o.getValue(), o.getValue().equals(teacher.id()))).toList();
     }
 
     /** The newest version of a lab that one may read, as a file. */
@@ -81,8 +87,8 @@ public class OwnLabs {
     public Packed packWritten(UUID labId, Person teacher) {
         Map<String, Object> tree = drafts.open(labId, teacher).sheet();
         try {
-            // In the order in which sheets are declared, wherever it was kept.
-            return packed(Sheet.fromTree(Hidden.without(tree)).toTree());
+            // In the order in which sheets are declared; what is hidden goes along as it is written.
+            return packed(Hidden.without(tree).equals(tree) ? Sheet.fromTree(tree).toTree() : tree);
         } catch (IllegalArgumentException e) {
             return packed(tree);
         }

@@ -3,6 +3,7 @@ package cauldron.server.reports;
 import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.sheet.Blocks;
 import java.util.List;
+import cauldron.server.worksheets.Told;
 import org.jsoup.nodes.Element;
 
 /** A question with its choices, those taken marked, the reason, the best try and what it brought. */
@@ -10,7 +11,7 @@ final class ChoicePrint implements Prints.Print<ChoiceBlock> {
 
     @Override
     public void print(ChoiceBlock block, Leaf leaf, Element to) {
-        leaf.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         ChoiceBlock.Chosen answer = leaf.read(block, Blocks.ALL.kind(ChoiceBlock.Kind.class).answer);
         List<Integer> chosen = answer == null ? List.of() : answer.chosen();
         Element list = to.appendElement("ul");

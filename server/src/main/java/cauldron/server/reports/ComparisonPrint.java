@@ -4,6 +4,7 @@ import cauldron.core.block.comparison.ComparisonBlock;
 import cauldron.core.block.comparison.ComparisonBlock.Taken;
 import cauldron.core.sheet.Blocks;
 import java.util.Map;
+import cauldron.server.worksheets.Told;
 import org.jsoup.nodes.Element;
 
 /** A table of what was predicted and what was seen, with the best try and what it brought. */
@@ -12,7 +13,7 @@ final class ComparisonPrint implements Prints.Print<ComparisonBlock> {
     @Override
     public void print(ComparisonBlock block, Leaf leaf, Element to) {
         ComparisonBlock.Kind kind = Blocks.ALL.kind(ComparisonBlock.Kind.class);
-        leaf.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         Element table = to.appendElement("table");
         Element heads = table.appendElement("thead").appendElement("tr");
         heads.appendElement("th").text("case");

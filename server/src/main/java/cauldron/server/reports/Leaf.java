@@ -50,13 +50,6 @@ final class Leaf {
         return list;
     }
 
-    void heading(Element to, String prompt, double points) {
-        Element h = to.appendElement("h3").text(prompt);
-        if (points > 0) {
-            h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + (points == 1 ? " point" : " points"));
-        }
-    }
-
     void soft(Element to, String words) {
         to.appendElement("p").addClass("soft").text(words);
     }

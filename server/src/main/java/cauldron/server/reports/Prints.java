@@ -61,14 +61,14 @@ final class Prints {
     }
 
     private static void explanation(ExplanationBlock block, Leaf leaf, Element to) {
-        leaf.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         Words answer = leaf.read(block, Blocks.ALL.kind(ExplanationBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : answer.text());
         leaf.mark(block, to);
     }
 
     private static void drawing(DrawingBlock block, Leaf leaf, Element to) {
-        leaf.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         Drawing drawing = block.drawing(leaf.written());
         leaf.picture(block, to, "Nothing was drawn.");
         if (!drawing.drawn().isEmpty()) {
@@ -79,7 +79,7 @@ final class Prints {
     }
 
     private static void opening(OpeningBlock block, Leaf leaf, Element to) {
-        leaf.heading(to, block.prompt(), 0);
+        Told.heading(to, block.prompt(), 0);
         Words answer = leaf.read(block, Blocks.ALL.kind(OpeningBlock.Kind.class).answer);
         leaf.quoted(to, answer == null ? "" : answer.text());
     }
@@ -88,7 +88,7 @@ final class Prints {
         Words answer = leaf.read(block, Blocks.ALL.kind(ExtensionBlock.Kind.class).answer);
         // Nobody has to; where nothing was written, nothing is printed.
         if (answer != null && !answer.text().isBlank()) {
-            leaf.heading(to, block.title() + ": " + block.prompt(), 0);
+            Told.heading(to, block.title() + ": " + block.prompt(), 0);
             leaf.quoted(to, answer.text());
         }
     }

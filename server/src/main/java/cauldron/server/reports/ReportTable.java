@@ -10,6 +10,7 @@ import cauldron.core.sheet.Notebook;
 import cauldron.core.sheet.Progress;
 import java.util.List;
 import java.util.Map;
+import cauldron.server.worksheets.Told;
 import org.jsoup.nodes.Element;
 
 /** A table of the notebook in a report: as it is on the page, with uncertainties, rows left out and notes. */
@@ -63,7 +64,7 @@ final class ReportTable {
         th.appendText(Tree.text(column.spec(), "name", ""));
         if (!label) {
             th.appendText(" ");
-            symbol(column.symbol(), th.appendElement("i"));
+            Told.symbol(column.symbol(), th.appendElement("i"));
             boolean back = block.unitsAsked() && column.calculated() && !column.unitFound();
             String unit = back ? "?" : column.unit().symbol();
             if (!unit.isEmpty()) {
@@ -76,14 +77,6 @@ final class ReportTable {
         }
         if (column.trouble() != null) {
             th.appendElement("div").addClass("soft").text(column.trouble());
-        }
-    }
-
-    private static void symbol(String symbol, Element to) {
-        int low = symbol.indexOf('_');
-        to.appendText(low < 0 ? symbol : symbol.substring(0, low));
-        if (low >= 0) {
-            to.appendElement("sub").text(symbol.substring(low + 1));
         }
     }
 

@@ -103,7 +103,8 @@ final class Blanks {
         Element grid = to.appendElement("table").addClass("blank");
         Element heads = grid.appendElement("thead").appendElement("tr");
         for (Map<String, Object> column : block.columns()) {
-            Element th = heads.appendElement("th").text(head(column));
+            Element th = heads.appendElement("th");
+            head(column, th);
             String formula = Tree.text(column, "formula", "");
             if (!formula.isEmpty() && sheet.withKey()) {
                 th.appendElement("div").addClass("soft").text("= " + formula);
@@ -116,18 +117,24 @@ final class Blanks {
         }
     }
 
-    private static String head(Map<String, Object> column) {
-        String symbol = Tree.text(column, "symbol", "");
-        String unit = Tree.text(column, "unit", "");
-        return Tree.text(column, "name", "") + (Tree.text(column, "kind", "").equals("label") ? ""
-                : " " + symbol.replace("_", "") + (unit.isEmpty() ? "" : " / " + unit));
+    private static void head(Map<String, Object> column, Element to) {
+        to.appendText(Tree.text(column, "name", ""));
+        if (!isLabel(column)) {
+            String unit = Tree.text(column, "unit", "");
+            to.appendText(" ");
+            Told.symbol(Tree.text(column, "symbol", ""), to.appendElement("i"));
+            to.appendText(unit.isEmpty() ? "" : " / " + unit);
+        }
+    }
+
+    private static boolean isLabel(Map<String, Object> column) {
+        return Tree.text(column, "kind", "").equals("label");
     }
 
     private static void graph(GraphBlock block, Worksheet sheet, Element to) {
         TableBlock table = (TableBlock) sheet.sheet().block(block.table());
         to.appendElement("h3").text(block.title().isEmpty() ? "Graph of “" + table.title() + "”" : block.title());
-        List<Map<String, Object>> numbers = table.columns().stream().filter(c -> !Tree.text(c, "kind", "")
-                .equals("label")).toList();
+        List<Map<String, Object>> numbers = table.columns().stream().filter(c -> !isLabel(c)).toList();
         axes(to, named(numbers, block.up(), 1), named(numbers, block.along(), 0));
     }
 
@@ -136,7 +143,9 @@ final class Blanks {
             return "…";
         }
         Map<String, Object> usual = columns.get(Math.min(otherwise, columns.size() - 1));
-        return head(columns.stream().filter(c -> Tree.text(c, "id").equals(id)).findFirst().orElse(usual));
+        Element words = new Element("span");
+        head(columns.stream().filter(c -> Tree.text(c, "id").equals(id)).findFirst().orElse(usual), words);
+        return words.text();
     }
 
     /** Squared paper with its axes named. */
@@ -147,7 +156,7 @@ final class Blanks {
     }
 
     private static void number(NumberBlock block, Worksheet sheet, Element to) {
-        sheet.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         if (!sheet.withKey()) {
             to.appendElement("p").text("Number ____________________   Unit ____________");
         }
@@ -155,7 +164,7 @@ final class Blanks {
     }
 
     private static void choice(ChoiceBlock block, Worksheet sheet, Element to) {
-        sheet.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         Element list = to.appendElement("ul").addClass("boxes");
         for (ChoiceBlock.Choice choice : block.choices()) {
             list.appendElement("li").text((sheet.withKey() && choice.right() ? "[×] " : "[  ] ") + choice.text());
@@ -170,7 +179,7 @@ final class Blanks {
     }
 
     private static void comparison(ComparisonBlock block, Worksheet sheet, Element to) {
-        sheet.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         to.appendElement("p").addClass("soft").text("Write one of: " + String.join(", ", block.options()) + ".");
         Element table = to.appendElement("table").addClass("blank");
         Element heads = table.appendElement("thead").appendElement("tr");
@@ -185,7 +194,7 @@ final class Blanks {
     }
 
     private static void drawing(DrawingBlock block, Worksheet sheet, Element to) {
-        sheet.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         Paper paper = block.paper();
         Element figure = to.appendElement("div").addClass("figure");
         figure.appendElement("img").attr("alt", "Paper to draw on").attr("style", "border: 0.6pt solid #8d95a0")
@@ -204,7 +213,7 @@ final class Blanks {
     }
 
     private static void explanation(ExplanationBlock block, Worksheet sheet, Element to) {
-        sheet.heading(to, block.prompt(), block.points());
+        Told.heading(to, block.prompt(), block.points());
         if (block.words() > 0) {
             to.appendElement("p").addClass("soft").text("At least " + block.words() + " words.");
         }
@@ -214,12 +223,12 @@ final class Blanks {
     }
 
     private static void opening(OpeningBlock block, Worksheet sheet, Element to) {
-        sheet.heading(to, block.prompt(), 0);
+        Told.heading(to, block.prompt(), 0);
         sheet.lines(to, AN_OPENING);
     }
 
     private static void extension(ExtensionBlock block, Worksheet sheet, Element to) {
-        sheet.heading(to, block.title() + ": " + block.prompt(), 0);
+        Told.heading(to, block.title() + ": " + block.prompt(), 0);
         sheet.lines(to, AN_OPENING);
     }
 }

@@ -31,8 +31,14 @@ final class Squares {
     private Squares() {
     }
 
+    private static final String AXES = drawnAxes();
+
     /** Axes in the corner of squares of five millimetres, as a data address. */
     static String axes() {
+        return AXES;
+    }
+
+    private static String drawnAxes() {
         BufferedImage picture = new BufferedImage(ACROSS * DOTS + DOTS, UP * DOTS + DOTS, BufferedImage.TYPE_INT_RGB);
         Graphics2D to = begun(picture);
         for (int mm = 0; mm <= ACROSS; mm += 5) {

@@ -47,14 +47,6 @@ record Worksheet(Sheet sheet, boolean withKey, PaperStyle.Size size) {
         return page;
     }
 
-    void heading(Element to, String prompt, double points) {
-        Element h = to.appendElement("h3").text(prompt);
-        if (points > 0) {
-            h.appendElement("span").addClass("soft").text(" " + Numbers.printShort(points) + (points == 1
-                    ? "\u00a0point" : "\u00a0points"));
-        }
-    }
-
     /** Lines to write on; none on the paper with the key. */
     void lines(Element to, int count) {
         for (int i = 0; i < count && !withKey; i++) {

@@ -175,19 +175,43 @@ public record FilmPlan(String apparatus, List<String> views, double rate, double
      * @throws IllegalArgumentException if the recordings don't set it
      */
     public double value(String choiceId, String optionId, String setting, int personal) {
-        Object value = fixed.get(setting);
-        String purpose = setting;
-        for (Choice choice : choices) {
-            if (choice.id().equals(choiceId)) {
-                value = option(choice, optionId).set().get(setting);
-                purpose = choiceId + "/" + optionId + "/" + setting;
-            }
-        }
+        Choice choice = choice(choiceId);
+        String purpose = choice == null ? setting : choiceId + "/" + optionId + "/" + setting;
+        return amount(setting, draw(written(choice, optionId, setting), personal, purpose));
+    }
+
+    /**
+     * Between which two a student's own value of a setting lies, in that setting's unit; the same twice where all have
+     * the same. As {@link #value} otherwise.
+     */
+    public List<Double> range(String choiceId, String optionId, String setting) {
+        return ends(written(choice(choiceId), optionId, setting)).stream().map(end -> amount(setting, end)).toList();
+    }
+
+    private Object written(Choice choice, String optionId, String setting) {
+        Object value = choice == null ? fixed.get(setting) : option(choice, optionId).set().get(setting);
         if (value == null) {
             throw new IllegalArgumentException("these recordings don't set “" + setting + "” there");
         }
-        return ((Number) Inventory.get(apparatus).manifest().setting(setting).check(draw(value, personal, purpose)))
-                .doubleValue();
+        return value;
+    }
+
+    private double amount(String setting, Object value) {
+        return ((Number) Inventory.get(apparatus).manifest().setting(setting).check(value)).doubleValue();
+    }
+
+    private Choice choice(String id) {
+        return choices.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
+    }
+
+    /** What is chosen, by the names that students read: Cord Tern, Bob 120 g. */
+    public String inWords(Map<String, Object> chosen) {
+        List<String> words = new ArrayList<>();
+        for (Choice choice : choices) {
+            choice.options().stream().filter(o -> o.id().equals(chosen.get(choice.id())))
+                    .forEach(o -> words.add(choice.name() + " " + o.name()));
+        }
+        return String.join(", ", words);
     }
 
     /** The unit of a setting of its apparatus. */

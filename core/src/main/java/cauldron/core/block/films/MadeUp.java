@@ -1,6 +1,5 @@
 package cauldron.core.block.films;
 
-import cauldron.core.Tree;
 import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
@@ -33,7 +32,7 @@ public final class MadeUp {
     /** Fewer of what comes again and again are hard to time. */
     private static final int FEW = 4;
     private static final int MOST_RUNS = 24;
-    /** Longer recordings than of so many steps aren't tried. */
+    /** Steps of all runs together: some twenty recordings of a minute. */
     private static final double MOST_STEPS = 200_000;
     private static final Unit METRE = Units.parse("m");
 
@@ -85,9 +84,8 @@ public final class MadeUp {
         plan.fixed().forEach((id, written) -> add(values, "", "", "", id, written, seed));
         for (FilmPlan.Choice choice : plan.choices()) {
             for (FilmPlan.Option option : choice.options()) {
-                option.set().forEach((id, written) -> add(values, choice.name() + " " + option.name() + ": ",
-                        choice.id(),
-                        option.id(), id, written, seed));
+                String of = choice.name() + " " + option.name() + ": ";
+                option.set().forEach((id, written) -> add(values, of, choice.id(), option.id(), id, written, seed));
             }
         }
         return values;
@@ -129,7 +127,7 @@ public final class MadeUp {
                         List<Double> before = seen.computeIfAbsent(setting, s -> new ArrayList<>());
                         List<String> of = names.computeIfAbsent(setting, s -> new ArrayList<>());
                         for (int i = 0; i < before.size(); i++) {
-                            if (Math.abs(before.get(i) - value) < ALIKE * Math.max(Math.abs(value), Math.abs(before.get(i)))) {
+                            if (areAlike(before.get(i), value)) {
                                 warnings.add(choice.name() + " " + of.get(i) + " and " + option.name()
                                         + " can be so alike for a student that nobody can tell them apart: "
                                         + manifest.setting(setting).name());
@@ -143,15 +141,17 @@ public final class MadeUp {
         }
     }
 
+    private static boolean areAlike(double x, double y) {
+        return Math.abs(x - y) < ALIKE * Math.max(Math.abs(x), Math.abs(y));
+    }
+
     /** Counts what comes again and again in recordings in which one choice after the other is made. */
     private void lookAtEvents() {
         Map<String, Integer> most = new LinkedHashMap<>();
         Map<String, String> few = new LinkedHashMap<>();
-        if (plan.seconds() / manifest.interval() > MOST_STEPS) {
-            return;
-        }
         List<Map<String, Object>> all = recordings();
-        for (int i = 0; i < Math.min(MOST_RUNS, all.size()); i++) {
+        double runs = Math.min(MOST_RUNS, MOST_STEPS * manifest.interval() / plan.seconds());
+        for (int i = 0; i < Math.min(runs, all.size()); i++) {
             Recipe recipe = plan.recipe(all.get(i), seed(i % STUDENTS), 1);
             Run run = Inventory.replay(recipe, plan.seconds());
             for (Event event : manifest.events()) {
@@ -159,7 +159,8 @@ public final class MadeUp {
                 most.merge(event.name(), count, Math::max);
                 if (count < FEW) {
                     few.putIfAbsent(event.name(), "Only " + count + " times “" + event.name() + "” within the "
-                            + Numbers.printShort(plan.seconds()) + " s with " + inWords(all.get(i)));
+                            + Numbers.printShort(plan.seconds()) + " s"
+                            + (plan.choices().isEmpty() ? "" : " with " + plan.inWords(all.get(i))));
                 }
             }
         }
@@ -187,15 +188,6 @@ public final class MadeUp {
             }
         }
         return all;
-    }
-
-    private String inWords(Map<String, Object> chosen) {
-        List<String> words = new ArrayList<>();
-        for (FilmPlan.Choice choice : plan.choices()) {
-            choice.options().stream().filter(o -> o.id().equals(Tree.text(chosen, choice.id(), "")))
-                    .forEach(o -> words.add(choice.name() + " " + o.name()));
-        }
-        return words.isEmpty() ? "these settings" : String.join(", ", words);
     }
 
     private static String print(Value v) {

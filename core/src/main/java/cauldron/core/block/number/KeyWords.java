@@ -1,6 +1,5 @@
 package cauldron.core.block.number;
 
-import cauldron.core.Tree;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.block.Neighbours;
 import cauldron.core.block.bench.BenchBlock;
@@ -25,22 +24,27 @@ public final class KeyWords {
     /** A key of a sheet that was read without faults. */
     public static List<String> of(AnswerKey key, Neighbours all) {
         List<String> lines = new ArrayList<>();
-        String unit = key.unit().symbol();
         lines.add("Right: " + truth(key, all) + ", " + nearness(key));
         if (key.figures() > 0) {
             lines.add("Figures asked for: " + key.figures());
         }
         for (AnswerKey.Slip slip : key.slips()) {
-            lines.add("Slip, " + (slip.outcome().isEmpty() ? wrong(key, slip, unit) : "what “" + slip.outcome()
-                    + "” came to")
-                    + ": " + slip.hint());
+            lines.add("Slip, " + slip(slip, key, all) + ": " + slip.hint());
         }
         return lines;
     }
 
-    private static String wrong(AnswerKey key, AnswerKey.Slip slip, String unit) {
-        return key.own() == null && !Double.isNaN(key.value()) ? print(slip.factor() * key.value(), unit)
+    /** What a known slip comes to: what else the same trial came to, a value, or so many times what is right. */
+    public static String slip(AnswerKey.Slip slip, AnswerKey key, Neighbours all) {
+        if (!slip.outcome().isEmpty()) {
+            return "what “" + manifest(key.came(), all).outcome(slip.outcome()).name() + "” came to";
+        }
+        return key.own() == null && !Double.isNaN(key.value()) ? print(slip.factor() * key.value(), key.unit().symbol())
                 : Numbers.printShort(slip.factor()) + " times what is right";
+    }
+
+    private static Manifest manifest(AnswerKey.Came asked, Neighbours all) {
+        return Inventory.get(all.block(asked.bench(), BenchBlock.class).plan().apparatus()).manifest();
     }
 
     private static String nearness(AnswerKey key) {
@@ -56,9 +60,8 @@ public final class KeyWords {
 
     private static String truth(AnswerKey key, Neighbours all) {
         if (key.following() != null) {
-            return "what follows from the student's table “" + all.block(key.following().table(), TableBlock.class)
-                    .title()
-                    + "” by " + key.following().formula();
+            String title = all.block(key.following().table(), TableBlock.class).title();
+            return "what follows from the student's table “" + title + "” by " + key.following().formula();
         }
         if (key.came() != null) {
             return came(key.came(), all);
@@ -67,7 +70,7 @@ public final class KeyWords {
     }
 
     private static String came(AnswerKey.Came asked, Neighbours all) {
-        Manifest m = Inventory.get(all.block(asked.bench(), BenchBlock.class).plan().apparatus()).manifest();
+        Manifest m = manifest(asked, all);
         String which = switch (asked.which()) {
             case GREATEST -> "the greatest";
             case LEAST -> "the least";
@@ -81,26 +84,12 @@ public final class KeyWords {
     private static String own(AnswerKey.Own own, Neighbours all) {
         FilmPlan plan = all.block(own.films(), FilmsBlock.class).plan();
         String name = Inventory.get(plan.apparatus()).manifest().setting(own.setting()).name();
-        String of = "";
-        Object value = plan.fixed().get(own.setting());
-        for (FilmPlan.Choice choice : plan.choices()) {
-            for (FilmPlan.Option option : choice.options()) {
-                if (choice.id().equals(own.choice()) && option.id().equals(own.option())) {
-                    of = " of " + choice.name() + " " + option.name();
-                    value = option.set().get(own.setting());
-                }
-            }
-        }
+        String of = plan.inWords(Map.of(own.choice(), own.option()));
+        List<Double> range = plan.range(own.choice(), own.option(), own.setting());
         String unit = plan.unit(own.setting());
-        String range = value instanceof Map<?, ?> drawn ? Numbers.printShort(Tree.number(copy(drawn), "from")) + " to "
-                + print(Tree.number(copy(drawn), "to"), unit) + ", each student's own" : print(((Number) value)
-                        .doubleValue(), unit);
-        return "“" + name + "”" + of + ", " + range;
-    }
-
-    @SuppressWarnings("unchecked")
-    private static Map<String, Object> copy(Map<?, ?> drawn) {
-        return (Map<String, Object>) drawn;
+        String value = range.get(0).equals(range.get(1)) ? print(range.get(0), unit)
+                : Numbers.printShort(range.get(0)) + " to " + print(range.get(1), unit) + ", each student's own";
+        return "“" + name + "”" + (of.isEmpty() ? "" : " of " + of) + ", " + value;
     }
 
     private static String print(double value, String unit) {
