@@ -146,7 +146,10 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
         <ArrowLeft size={18} />
       </Link>
       <h1 className="min-w-0 truncate text-lead font-bold">{String(draft.sheet.title ?? '') || 'Without a title'}</h1>
-      <span className="shrink-0 text-fine text-soft" role="status">
+      <span
+        className={`shrink-0 text-fine ${state === 'trouble' ? 'font-semibold text-copper' : 'text-soft'}`}
+        role="status"
+      >
         {SAID[state]}
       </span>
       <div className="ml-auto flex shrink-0 items-center gap-2">
@@ -194,46 +197,51 @@ function Head({ labId, draft }: { labId: string; draft: Draft }) {
 function Faults({ draft, onChoose }: { draft: Draft; onChoose: (spot: Spot) => void }) {
   const { kept, sheet } = draft;
   return (
-    <div aria-live="polite">
-      {draft.error !== null && (
-        <div className="mb-3 flex flex-col items-start gap-2">
-          <Trouble error={draft.error} />
-          {draft.state === 'trouble' && (
-            <Button small onClick={() => void draft.settle()}>
-              Try to keep it again
-            </Button>
-          )}
-        </div>
-      )}
-      {kept.models.map((words) => (
-        <p key={words} className="mb-4 rounded-house border-l-3 border-indigo bg-stage px-3 py-2">
-          {words} Try it; when it is as you want it, press <b>Make it ready to give</b>.
-        </p>
-      ))}
-      {kept.faults.length > 0 && (
-        <section className="mb-4 rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
-          <h2 className="font-semibold">
-            {kept.faults.length === 1 ? 'One thing is' : `${kept.faults.length} things are`} wrong yet; it is kept all
-            the same.
-          </h2>
-          <ul>
-            {kept.faults.slice(0, 30).map((f, i) => (
-              <li key={i}>
-                <button
-                  type="button"
-                  className="text-left text-indigo underline"
-                  onClick={() => onChoose(spotOf(sheet, f.place))}
-                >
-                  {f.place || 'The lab'}
-                </button>
-                : {f.what}
-              </li>
-            ))}
-          </ul>
-          {kept.faults.length > 30 && <p>And {kept.faults.length - 30} more.</p>}
-        </section>
-      )}
-    </div>
+    <>
+      {/* Whoever writes far below must see it, too. */}
+      <div aria-live="polite" className="sticky top-0 z-10">
+        {draft.error !== null && (
+          <div className="mb-3 flex flex-col items-start gap-2 bg-paper py-1">
+            <Trouble error={draft.error} />
+            {draft.state === 'trouble' && (
+              <Button small onClick={() => void draft.settle()}>
+                Try to keep it again
+              </Button>
+            )}
+          </div>
+        )}
+      </div>
+      <div aria-live="polite">
+        {kept.models.map((words) => (
+          <p key={words} className="mb-4 rounded-house border-l-3 border-indigo bg-stage px-3 py-2">
+            {words} Try it; when it is as you want it, press <b>Make it ready to give</b>.
+          </p>
+        ))}
+        {kept.faults.length > 0 && (
+          <section className="mb-4 rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
+            <h2 className="font-semibold">
+              {kept.faults.length === 1 ? 'One thing is' : `${kept.faults.length} things are`} wrong yet; it is kept all
+              the same.
+            </h2>
+            <ul>
+              {kept.faults.slice(0, 30).map((f, i) => (
+                <li key={i}>
+                  <button
+                    type="button"
+                    className="text-left text-indigo underline"
+                    onClick={() => onChoose(spotOf(sheet, f.place))}
+                  >
+                    {f.place || 'The lab'}
+                  </button>
+                  : {f.what}
+                </li>
+              ))}
+            </ul>
+            {kept.faults.length > 30 && <p>And {kept.faults.length - 30} more.</p>}
+          </section>
+        )}
+      </div>
+    </>
   );
 }
 

@@ -45,7 +45,7 @@ export function JournalNotes({
           </p>
           <p className="mono my-1 max-h-24 overflow-auto">{textOf(o.theirs)}</p>
           <p className="mb-2">Here stands what you wrote in this tab. Both are kept.</p>
-          <div className="flex gap-2">
+          <div className="flex flex-wrap gap-2">
             <Button small onClick={() => journal.resolve(o, false)}>
               Stay with mine here
             </Button>

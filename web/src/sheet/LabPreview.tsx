@@ -45,9 +45,9 @@ export default function LabPreview() {
         <Link to="/catalogue" aria-label="Back to the catalogue" className="rounded-house p-1.5 hover:bg-line/50">
           <ArrowLeft size={18} />
         </Link>
-        <h1 className="text-lead font-bold">{sheet.title}</h1>
-        <span className="text-soft">
-          as a student sees it · about {sheet.minutes} minutes · {sheet.points} points · {sheet.category}
+        <h1 className="min-w-0 truncate text-lead font-bold">{sheet.title}</h1>
+        <span className="shrink-0 text-soft">
+          about {sheet.minutes} minutes · {sheet.points} points · {sheet.category}
         </span>
         <span className="ml-auto">
           <Help at="give" />
