@@ -28,10 +28,10 @@ final class MakerHands {
         return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("The sheet"));
     }
 
-    /** The line of the sheet that begins so. */
+    /** The line of the sheet that begins so; browsers know no quoting of Java's patterns. */
     Locator line(String begins) {
-        return sheet().getByRole(AriaRole.BUTTON,
-                new Locator.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(begins))));
+        return sheet().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions()
+                .setName(Pattern.compile("^" + begins.replaceAll("[^\\w\\s]", "\\\\$0"))));
     }
 
     Locator field(String name) {

@@ -55,7 +55,7 @@ public final class KeyWords {
         if (key.within() > 0) {
             parts.add(print(key.within(), key.unit().symbol()));
         }
-        return parts.isEmpty() ? "exactly" : "within " + String.join(" or ", parts);
+        return "within " + String.join(" or ", parts);
     }
 
     private static String truth(AnswerKey key, Neighbours all) {
