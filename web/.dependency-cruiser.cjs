@@ -36,7 +36,7 @@ const LADDER = {
     'marking',
     'blocks',
   ],
-  app: ['api', 'ui', 'shell', 'bench', 'classroom', 'maker', 'sheet'],
+  app: ['api', 'core', 'ui', 'shell', 'bench', 'classroom', 'maker', 'sheet'],
 };
 
 module.exports = {

@@ -1,3 +1,4 @@
+import { begun } from './app/begin';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Tooltip } from 'radix-ui';
 import { StrictMode } from 'react';
@@ -21,16 +22,18 @@ const queries = new QueryClient({
   },
 });
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <QueryClientProvider client={queries}>
-      <Tooltip.Provider delayDuration={400}>
-        <BrowserRouter>
-          <ErrorBoundary FallbackComponent={Mishap}>
-            <Places />
-          </ErrorBoundary>
-        </BrowserRouter>
-      </Tooltip.Provider>
-    </QueryClientProvider>
-  </StrictMode>,
+void begun.then(() =>
+  createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <Tooltip.Provider delayDuration={400}>
+          <BrowserRouter>
+            <ErrorBoundary FallbackComponent={Mishap}>
+              <Places />
+            </ErrorBoundary>
+          </BrowserRouter>
+        </Tooltip.Provider>
+      </QueryClientProvider>
+    </StrictMode>,
+  ),
 );

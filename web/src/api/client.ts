@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
+import { takeEarly } from './early';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -39,7 +40,7 @@ const csrf: Middleware = {
 export const api = createClient<paths>({
   baseUrl: location.origin,
   // Looked up at each call, not once, so that tests can stand in for the network.
-  fetch: (request) => fetch(request),
+  fetch: (request) => takeEarly(request) ?? fetch(request),
 });
 api.use(csrf);
 

@@ -1,7 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, use } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { StudentHome } from '../classroom/StudentHome';
 import { useMe } from '../shell/session';
+import { loadWorkPage } from './begin';
 
 // Whoever works in a lab is in already.
 const SignIn = lazy(() => import('../classroom/SignIn').then((m) => ({ default: m.SignIn })));
@@ -21,10 +22,12 @@ const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: 
 const OpenBench = lazy(() => import('../bench/OpenBench'));
 const Maker = lazy(() => import('../maker/Maker'));
 const LabPreview = lazy(() => import('../sheet/LabPreview'));
-const loadWorkPage = () => import('../sheet/WorkPage');
-const WorkPage = lazy(loadWorkPage);
-// Whoever comes straight to a lab needn't wait for its page until the server has said who they are.
-if (window.location.pathname.startsWith('/work/')) void loadWorkPage().catch(() => undefined);
+
+/** Not lazy: what React fetches by itself it shows a third of a second late, even when it is there already. */
+function WorkPlace() {
+  const { default: WorkPage } = use(loadWorkPage(''));
+  return <WorkPage />;
+}
 
 /** Which page stands at which address, and for whom. */
 export function Places() {
@@ -65,7 +68,7 @@ export function Places() {
         {teacher && <Route path="/my-labs" element={<MyLabs />} />}
         {teacher && <Route path="/classes/:classId" element={<Roster />} />}
         {teacher && <Route path="/assignments/:assignmentId" element={<ClassList />} />}
-        <Route path="/work/:workId" element={<WorkPage />} />
+        <Route path="/work/:workId" element={<WorkPlace />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
     </Suspense>

@@ -100,7 +100,14 @@ export class Film {
   }
 }
 
-export async function fetchFilm(trial: string, view: string): Promise<Film> {
+/** A recording in one view, asked for once: it never changes. */
+export const filmQuery = (trial: string, view: string) => ({
+  queryKey: ['film', trial, view],
+  queryFn: () => fetchFilm(trial, view),
+  staleTime: Infinity,
+});
+
+async function fetchFilm(trial: string, view: string): Promise<Film> {
   const answer = await fetch(`/api/trials/${trial}/film?view=${encodeURIComponent(view)}`);
   if (!answer.ok) throw new Error('The recording could not be fetched. Try again.');
   return Film.read(await answer.arrayBuffer());

@@ -1,9 +1,7 @@
 import type { ColumnSpec, Worked } from '../core';
 import { FetchedDialog } from '../ui/FetchedDialog';
-import { ColumnDialog } from './ColumnDialog';
 import { FillDialog } from './FillDialog';
 import type { Brought } from './ImportDialog';
-import { StatisticsDialog } from './StatisticsDialog';
 import type { NotebookTable } from './table';
 import type { tableOps } from './tableOps';
 
@@ -33,12 +31,17 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     onClose();
   };
   if (asked?.what === 'column') {
+    const { column } = asked;
     return (
-      <ColumnDialog
-        column={asked.column}
-        table={table}
-        onClose={onClose}
-        onSave={(column, converted) => done(() => ops.saveColumn(column, converted))}
+      <FetchedDialog
+        title={column ? `Change ${column.name}` : 'New column'}
+        load={onAColumn}
+        props={{
+          column,
+          table,
+          onClose,
+          onSave: (next: ColumnSpec, converted: boolean) => done(() => ops.saveColumn(next, converted)),
+        }}
       />
     );
   }
@@ -66,15 +69,18 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
     );
   }
   if (asked?.what === 'statistics') {
-    return <StatisticsDialog columns={table.columns} worked={worked} focus={asked.column.id} onClose={onClose} />;
+    const shown = { columns: table.columns, worked, focus: asked.column.id, onClose };
+    return <FetchedDialog title="Statistics" load={statistics} props={shown} />;
   }
   return null;
 }
 
-/** Fetches what pasting and writing a table need, once somebody works on one: later the network may be gone. */
+/** Fetches what a table asks in dialogs before it is asked. */
 export function fetchAhead() {
-  pasting().catch(() => undefined);
+  for (const load of [pasting, onAColumn, statistics]) load().catch(() => undefined);
 }
 
+const onAColumn = () => import('./ColumnDialog').then((m) => m.ColumnDialog);
+const statistics = () => import('./StatisticsDialog').then((m) => m.StatisticsDialog);
 const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);

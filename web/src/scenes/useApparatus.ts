@@ -8,11 +8,5 @@ export function useApparatus(id: string) {
   return { m: use(manifest), scene: use(scene) };
 }
 
-/** Waits for several, fetched together, so that nothing has to be fetched later when the network may be gone. */
-export function useAllApparatus(ids: string[]) {
-  const all = ids.map((id) => [manifestOf(id), sceneOf(id)] as const);
-  all.forEach(([manifest, scene]) => {
-    use(manifest);
-    use(scene);
-  });
-}
+/** The same, to be waited for: fetched before it is needed, as the network may be gone later. */
+export const apparatusCode = (id: string): Promise<unknown>[] => [manifestOf(id), sceneOf(id)];

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { memo, useCallback, useEffect, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import type { BlockOf } from '../core';
-import { fetchFilm, type FilmPlace } from '../films/film';
+import { filmQuery, type FilmPlace } from '../films/film';
 import { FilmBench } from '../films/FilmBench';
 import type { Marker } from '../instruments/kind/state';
 import type { InstrumentState } from '../instruments/kind/state';
@@ -47,10 +47,8 @@ export const FilmDesk = memo(function FilmDesk({
   const trial = trials.find((t) => t.id === place.trial) ?? (place.trial ? undefined : trials.at(-1));
   const view = block.views.includes(place.view) ? place.view : block.views[0];
   const film = useQuery({
-    queryKey: ['film', trial?.id, view],
-    queryFn: () => fetchFilm(trial!.id, view),
+    ...filmQuery(trial?.id ?? '', view),
     enabled: !!trial,
-    staleTime: Infinity,
     placeholderData: (before) => before,
   });
   const slot = `markers/${trial?.id}/${view}` as const;

@@ -1,7 +1,6 @@
 import { CellBar } from '../notebook/CellBar';
 import type { BlockOf } from '../core';
 import type { Reading } from '../notebook/table';
-import { fetchAhead } from '../notebook/TableDialogs';
 import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
 import { Tabs } from './BenchTabs';
@@ -70,7 +69,6 @@ export function TablePane({
         goTo={goTo}
         selected={selected}
         onSelect={(c) => {
-          fetchAhead();
           entry.forget();
           onSelect(c);
         }}

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
@@ -6,8 +6,10 @@ import { api, ask, type Schemas } from '../api/client';
 import { dayAndTime } from '../ui/dates';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
 import { tableOf } from '../notebook/table';
+import { fetchAhead } from '../notebook/TableDialogs';
 import type { Journal, Slots } from '../notebook/journal';
-import { useAllApparatus } from '../scenes/useApparatus';
+import { filmQuery } from '../films/film';
+import { apparatusCode } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
 import { FetchedDialog } from '../ui/FetchedDialog';
 import { BlockView } from '../blocks/BlockView';
@@ -34,9 +36,15 @@ const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 /** A student's lab; for the teacher the same page, to read and to mark. */
 export default function WorkPage() {
   const { workId = '' } = useParams();
+  const queries = useQueryClient();
   const { data, error } = useQuery({
     queryKey: ['work', workId],
-    queryFn: () => ask(api.GET('/api/works/{workId}', { params: { path: { workId } } })),
+    queryFn: async () => {
+      const work = await ask(api.GET('/api/works/{workId}', { params: { path: { workId } } }));
+      // Waited for here and not in the drawing: what React waits for it draws a third of a second late.
+      await Promise.allSettled([...equipment(work), recording(work, queries)]);
+      return work;
+    },
     staleTime: Infinity,
     gcTime: 0,
   });
@@ -55,13 +63,32 @@ export default function WorkPage() {
   return <Equipped key={data.id} data={data} />;
 }
 
-/** Fetches all that the lab will need before it is opened: later the network may be gone. */
+/** All that the lab will need, fetched before it is opened: later the network may be gone. */
+function equipment(work: Schemas['WorkView']): Promise<unknown>[] {
+  const blocks = (work.sheet as unknown as Sheet).parts.flatMap((p) => p.blocks);
+  const apparatus = blocks.flatMap((b) => (b.type === 'bench' || b.type === 'films' ? [b.apparatus] : []));
+  return [
+    ...[...new Set(apparatus)].flatMap(apparatusCode),
+    ...(blocks.some((b) => b.type === 'bench') ? [loadLabBench()] : []),
+    ...codeFor(blocks),
+  ];
+}
+
+const SOON = 200;
+
+/** The recording that lies on the bench: it is drawn with all the rest if it comes soon, and later if it doesn't. */
+function recording(work: Schemas['WorkView'], queries: QueryClient) {
+  const blocks = (work.sheet as unknown as Sheet).parts.flatMap((p) => p.blocks);
+  const trial = work.trials.at(-1);
+  const block = blocks.find((b) => b.id === trial?.block);
+  if (!trial || block?.type !== 'films') return;
+  const fetched = queries.prefetchQuery(filmQuery(trial.id, block.views[0]));
+  return Promise.race([fetched, new Promise((late) => setTimeout(late, SOON))]);
+}
+
+/** Opens the lab once all is here that it needs. */
 function Equipped({ data }: { data: Schemas['WorkView'] }) {
-  const blocks = (data.sheet as unknown as Sheet).parts.flatMap((p) => p.blocks);
-  const live = blocks.some((b) => b.type === 'bench');
-  useAllApparatus([...new Set(blocks.flatMap((b) => (b.type === 'bench' || b.type === 'films' ? [b.apparatus] : [])))]);
-  if (live) use(loadLabBench());
-  for (const code of codeFor(blocks)) use(code);
+  for (const code of equipment(data)) use(code);
   return <WorkView data={data} />;
 }
 
@@ -69,6 +96,15 @@ function Equipped({ data }: { data: Schemas['WorkView'] }) {
 function Again({ data, onDone }: { data: Schemas['WorkView']; onDone: () => Promise<unknown> }) {
   if (data.own) return data.takesBack && <TakeBack work={data.id} onDone={onDone} />;
   return (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={onDone} />;
+}
+
+/** Once it can be worked with, what may be asked for later is fetched, too: then the network may be gone. */
+function whenOpened() {
+  const idle = 'requestIdleCallback' in window ? requestIdleCallback : (then: () => void) => setTimeout(then, 300);
+  idle(() => {
+    performance.mark('opened');
+    fetchAhead();
+  });
 }
 
 /** Where a teacher began to try a lab. */
@@ -89,6 +125,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   );
   const [submitting, setSubmitting] = useState(false);
   useEffect(() => sessionStorage.setItem(place, String(current)), [place, current]);
+  useEffect(() => whenOpened(), []);
 
   const tables = useRef<Tables>(new Map());
   const part = sheet.parts[Math.min(current, sheet.parts.length - 1)];

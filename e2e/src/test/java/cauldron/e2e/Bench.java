@@ -42,10 +42,12 @@ class Bench {
     }
 
     /** Every part is measured, or only the one that is named by the property {@code cauldron.bench}. */
-    private static void part(String name, Part part) throws Exception {
+    private void part(String name, Part part) throws Exception {
         String only = System.getProperty("cauldron.bench", "");
         if (only.isEmpty() || only.equals(name)) {
+            long from = System.nanoTime();
             part.measure();
+            row("measuring “" + name + "” took", "%.0f s", (System.nanoTime() - from) / 1e9);
         }
     }
 

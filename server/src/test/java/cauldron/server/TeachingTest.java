@@ -214,6 +214,12 @@ class TeachingTest {
         Visitor visitor = new Visitor();
         String page = visitor.get("/assignments/anything").body();
         assertThat(page).contains("<div id=\"root\">");
+        assertThat(visitor.get("/assignments/anything").headers().firstValue("Link")).isEmpty();
+        String ahead = visitor.get("/work/anything").headers().firstValue("Link").orElseThrow();
+        assertThat(ahead).contains("/assets/WorkPage-", "/assets/core-").doesNotContain("Maker");
+        for (String link : ahead.split(", ")) {
+            assertThat(visitor.get(link.replaceAll("<(.*)>; rel=modulepreload", "$1")).statusCode()).as(link).isEqualTo(200);
+        }
         String script = page.replaceAll("(?s).*src=\"(/assets/[^\"]+)\".*", "$1");
         assertThat(visitor.get(script).headers().firstValue("Cache-Control").orElse("")).contains("immutable");
         assertThat(visitor.get("/").headers().firstValue("Cache-Control").orElse("")).contains("no-cache");
