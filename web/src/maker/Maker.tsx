@@ -1,21 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, History, Undo } from 'lucide-react';
-import { Suspense, useMemo, useState, type MouseEvent } from 'react';
+import { useState, type MouseEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { BlockView } from '../blocks/BlockView';
-import { previewContext } from '../blocks/preview';
-import type { Block, Sheet } from '../core';
-import { blockForms } from '../core/labForm';
-import { Journal } from '../notebook/journal';
 import { Help } from '../shell/Help';
 import { Button, Dialog, Trouble } from '../ui';
 import { dayAndTime } from '../ui/dates';
 import { PaperDialog } from '../ui/PaperDialog';
-import { MadeUp } from './MadeUp';
+import { InPlace } from './InPlace';
 import { Outline } from './Outline';
-import { BlockForm } from './BlockForm';
-import { at, idOf, labFields, partFields, put, spotOf, type Spot, type Tree } from './tree';
+import { spotOf, type Spot } from './tree';
 import { useDraft, type Draft } from './useDraft';
 
 /** A lab of one's own, to write. */
@@ -45,14 +39,11 @@ function Writing({ labId, opened }: { labId: string; opened: Schemas['DraftView'
   const { sheet, kept } = draft;
   const [chosen, setChosen] = useState<Spot>({});
   const faulty = kept.faults.map((f) => spotOf(sheet, f.place));
-  const one = at(sheet, chosen);
-  const form = chosen.block !== undefined ? blockForms.find((f) => f.type === one.type) : undefined;
-  const schema = chosen.block !== undefined ? form?.schema : chosen.part !== undefined ? partFields : labFields;
   return (
-    <div className="grid h-screen grid-rows-[3.25rem_minmax(0,1fr)]">
+    <div className="relative grid h-screen grid-rows-[3.25rem_minmax(0,1fr)] overflow-hidden">
       <Head labId={labId} draft={draft} />
-      <div className="grid min-h-0 grid-cols-[20rem_minmax(0,1fr)_minmax(16rem,23rem)]">
-        <div className="overflow-auto border-r bg-sheet px-3 py-3">
+      <div className="grid min-h-0 grid-cols-[19rem_minmax(0,1fr)]">
+        <div className="relative overflow-auto border-r bg-sheet px-3 py-3">
           <Outline
             sheet={sheet}
             chosen={chosen}
@@ -64,44 +55,10 @@ function Writing({ labId, opened }: { labId: string; opened: Schemas['DraftView'
             }}
           />
         </div>
-        <main className="overflow-auto px-6 py-4">
+        <main className="relative overflow-auto px-6 py-4">
           <Faults draft={draft} onChoose={setChosen} />
-          <h2 className="text-lead font-bold">
-            {chosen.part === undefined
-              ? 'The lab itself'
-              : chosen.block === undefined
-                ? 'Part'
-                : (form?.name ?? 'Block')}
-          </h2>
-          {form && <p className="mb-3 max-w-prose text-soft">{form.about}</p>}
-          {schema ? (
-            <div className="max-w-2xl pt-2" key={`${chosen.part}/${chosen.block}`}>
-              <Suspense fallback={<p className="text-soft">Fetching what it may speak of …</p>}>
-                <BlockForm
-                  schema={schema}
-                  sheet={sheet}
-                  one={one}
-                  onChange={(next) => draft.change(put(sheet, chosen, next))}
-                />
-              </Suspense>
-              {(one.type === 'films' || one.type === 'number') && (
-                <MadeUp
-                  key={idOf(one)}
-                  labId={labId}
-                  block={idOf(one)}
-                  what={one.type}
-                  shown={draft.kept.shown}
-                  settle={draft.settle}
-                />
-              )}
-            </div>
-          ) : (
-            <p className="text-soft">
-              Cauldron doesn’t know this kind of block. Take it away, or take the change back.
-            </p>
-          )}
+          <InPlace labId={labId} draft={draft} chosen={chosen} onChoose={setChosen} />
         </main>
-        <Preview labId={labId} draft={draft} chosen={chosen} one={one} />
       </div>
     </div>
   );
@@ -242,40 +199,6 @@ function Faults({ draft, onChoose }: { draft: Draft; onChoose: (spot: Spot) => v
         )}
       </div>
     </>
-  );
-}
-
-/** What is chosen as a student meets it: as it was when nothing was wrong last. */
-function Preview({ labId, draft, chosen, one }: { labId: string; draft: Draft; chosen: Spot; one: Tree }) {
-  const journal = useMemo(() => new Journal(`writing-${labId}`, {}), [labId]);
-  const [last, setLast] = useState(draft.kept.shown);
-  if (draft.kept.shown && draft.kept.shown !== last) setLast(draft.kept.shown);
-  const shown = last as unknown as Sheet | undefined;
-  const parts = shown?.parts ?? [];
-  const block = parts.flatMap((p) => p.blocks).find((b) => b.id === idOf(one));
-  const blocks: Block[] =
-    chosen.block !== undefined ? (block ? [block] : []) : (parts.find((p) => p.id === idOf(one))?.blocks ?? []);
-  return (
-    <aside aria-label="As a student sees it" className="flex flex-col gap-4 overflow-auto border-l bg-sheet px-5 py-4">
-      <p className="text-fine text-soft">
-        As a student sees it{!draft.kept.shown && ', as it was before something was wrong'}
-      </p>
-      {chosen.part === undefined && shown && (
-        <div>
-          <p className="text-lead font-bold">{shown.title}</p>
-          <p>{shown.summary}</p>
-          <p className="text-fine text-soft">
-            about {shown.minutes} minutes · {parts.length} parts
-          </p>
-        </div>
-      )}
-      {chosen.part !== undefined && blocks.length === 0 && (
-        <p className="text-soft">Nothing to see yet: it is shown once nothing is wrong.</p>
-      )}
-      {blocks.map((b) => (
-        <BlockView key={b.id} block={b} context={previewContext(journal)} />
-      ))}
-    </aside>
   );
 }
 

@@ -47,6 +47,10 @@ class MakerTest {
         fault.click();
         hands.field("Points").fill("3");
         assertThat(fault).hasCount(0);
+        // What stands as a student sees it is written at a press, with what can be pressed in it left to itself.
+        page.locator("main").getByText("Add a calculated column").click();
+        assertThat(hands.field("Text")).hasValue(Pattern.compile("^Add a calculated column"));
+        Chrome.button(page, "Write How strong is gravity on the mole?").click();
         // What a student sees stands beside it.
         Locator seen = hands.seen();
         assertThat(seen).containsText("How strong is gravity on the mole? 3 points");
