@@ -37,6 +37,14 @@ export function ClassList() {
           </p>
           <div className="flex items-center gap-2">
             <h1 className="mr-auto text-title font-bold">{data.title}</h1>
+            {data.students.some((s) => s.workId) && (
+              <Link
+                to={`/assignments/${data.id}/questions`}
+                className="rounded-house border border-edge bg-sheet px-3.5 py-1.5 font-semibold hover:border-ink"
+              >
+                Question by question
+              </Link>
+            )}
             <AssignmentSettings list={data} />
           </div>
           <p className="mb-5 text-soft">

@@ -10,7 +10,11 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -190,5 +194,32 @@ final class Visitor {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    /** Types a number into every cell of a table of one's work, so that its rows are complete. */
+    void fill(String work, String table) {
+        for (JsonNode part : json("/api/works/" + work).at("/sheet/parts")) {
+            for (JsonNode block : part.get("blocks")) {
+                if (block.get("id").asString().equals(table)) {
+                    Map<String, Object> slots = new LinkedHashMap<>();
+                    List<String> order = new ArrayList<>();
+                    for (int i = 1; i <= block.get("rows").asInt(); i++) {
+                        order.add("r" + i);
+                        for (JsonNode column : block.get("columns")) {
+                            slots.put("cell/r" + i + "/" + column.get("id").asString(), Map.of("text", "" + i));
+                        }
+                    }
+                    slots.put("rows", Map.of("order", order));
+                    JsonNode outcome = read(post("/api/works/" + work + "/entries", Map.of("entries", List.of(Map.of("id",
+                            UUID.randomUUID(), "block", table, "slot", "edit/" + UUID.randomUUID(), "value",
+                            Map.of("slots", slots), "time", "2026-01-01T00:00:00Z"))))).get("outcomes").get(0);
+                    if (!outcome.get("kept").asBoolean()) {
+                        throw new AssertionError(outcome.toString());
+                    }
+                    return;
+                }
+            }
+        }
+        throw new AssertionError("no table " + table);
     }
 }

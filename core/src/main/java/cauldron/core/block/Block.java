@@ -19,6 +19,11 @@ public interface Block {
         return "";
     }
 
+    /** What was answered, in plain words and a line for each thing; empty where nothing was, or where only tries tell. */
+    default String answer(Written written) {
+        return "";
+    }
+
     /** Whether only a teacher can say what it brings. */
     default boolean isMarkedByHand() {
         return false;

@@ -10,9 +10,14 @@ import java.util.Map;
 /** What was written in words, as a slot of a notebook holds it. */
 public record Words(String text) {
 
+    /** What was written in words in a slot, without what stands empty around it. */
+    public static String of(Map<String, Object> slot) {
+        return Tree.text(slot, "text", "").strip();
+    }
+
     /** Words in what a slot holds. */
     public static int in(Map<String, Object> slot) {
-        return in(Tree.text(slot, "text", ""));
+        return in(of(slot));
     }
 
     /** Words in a text: runs of letters and digits. */

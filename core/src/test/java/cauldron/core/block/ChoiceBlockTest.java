@@ -61,6 +61,19 @@ class ChoiceBlockTest {
     }
 
     @Test
+    void theAnswerInWordsIsWhatWasChosenAndWhyAndOddPlacesAreLeftOut() {
+        Sheet sheet = sheet(choice(true, wrong("A", ""), right("B"), right("C")),
+                Tree.of("type", "explanation", "id", "w", "prompt", "Why?", "words", 2.0, "points", 2.0));
+        Progress done = new Progress(sheet, Map.of("c", Tree.of("answer", Tree.of("chosen", List.of(2.0, 9.0, 3.0),
+                "reason", " It fell. ")), "w", Tree.of("answer", Tree.of("text", "\n It is\nheavy. "))), Map.of());
+        assertThat(sheet.block("c").answer(done.written())).isEqualTo("B\nC\nIt fell.");
+        assertThat(sheet.block("w").answer(done.written())).isEqualTo("It is\nheavy.");
+        Progress nothing = new Progress(sheet, Map.of("c", Tree.of("answer", Tree.of("chosen", "B"))), Map.of());
+        assertThat(sheet.block("c").answer(nothing.written())).isEmpty();
+        assertThat(sheet.block("w").answer(nothing.written())).isEmpty();
+    }
+
+    @Test
     void whatIsRightNeverReachesAStudent() {
         Sheet sheet = sheet(choice(false, wrong("A", "a secret hint"), right("B")));
         assertThat(sheet.forStudent().toString()).contains("text=B").doesNotContain("right").doesNotContain("secret");

@@ -22,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Marking {
 
     /** One try at a question. */
-    public record Try(String number, String unit, String verdict, Instant at) {
+    public record Try(String number, String unit, String verdict, String feedback, Instant at) {
     }
 
     /** The newest try at a question. */
@@ -211,6 +212,12 @@ public class Marking {
         marks.save(new Mark(workId, blockId, points, comment.strip(), teacher.id(), clock.instant()));
     }
 
+    /** A teacher's own comments, the most used first. */
+    @Transactional(readOnly = true)
+    public List<String> comments(Person teacher, int most) {
+        return marks.comments(teacher.id(), Limit.of(most));
+    }
+
     /** Tries at each question: the best, how many, and how many more can bring points. */
     private Map<UUID, Map<String, Tried>> tried(Collection<UUID> ids, Map<UUID, Sheet> sheets) {
         Map<String, Instant> opened = new LinkedHashMap<>();
@@ -233,7 +240,7 @@ public class Marking {
                 }
                 map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block, new Tried(best.number(), best.unit(),
                         best.verdict(), best.feedback(), best.points(), (int) Math.max(0, question.tries() - used),
-                        list.stream().map(a -> new Try(a.number(), a.unit(), a.verdict(), a.madeAt())).toList()));
+                        list.stream().map(a -> new Try(a.number(), a.unit(), a.verdict(), a.feedback(), a.madeAt())).toList()));
             }
         }));
         return map;

@@ -58,6 +58,24 @@ public record ChoiceBlock(String id, String prompt, List<Choice> choices, boolea
         return "choice";
     }
 
+    /** What was chosen and, on a line of its own, why. */
+    @Override
+    public String answer(Written written) {
+        List<String> lines = new ArrayList<>();
+        if (written.slot(id, "answer").get("chosen") instanceof List<?> chosen) {
+            for (Object one : chosen) {
+                if (one instanceof Number place && place.intValue() >= 1 && place.intValue() <= choices.size()) {
+                    lines.add(choices.get(place.intValue() - 1).text());
+                }
+            }
+        }
+        String reason = Tree.text(written.slot(id, "answer"), "reason", "").strip();
+        if (!reason.isEmpty()) {
+            lines.add(reason);
+        }
+        return String.join("\n", lines);
+    }
+
     @Override
     public String lack(Written written) {
         if (!(written.slot(id, "answer").get("chosen") instanceof List<?> chosen) || chosen.isEmpty()) {

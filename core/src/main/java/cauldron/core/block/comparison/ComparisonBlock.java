@@ -19,6 +19,7 @@ import cauldron.core.form.Form;
 import cauldron.core.form.Where;
 import cauldron.core.marking.AnswerCheck;
 import cauldron.core.marking.AnswerCheck.Verdict;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -65,6 +66,19 @@ public record ComparisonBlock(String id, String prompt, List<String> options, Li
     public String unsealable(Written written) {
         int open = cases.size() - taken(written, "predicted");
         return open == 0 ? null : "Predict all " + cases.size() + " cases first; then they can be sealed.";
+    }
+
+    /** What was seen in each case. */
+    @Override
+    public String answer(Written written) {
+        List<String> lines = new ArrayList<>();
+        for (int i = 1; i <= cases.size(); i++) {
+            int option = (int) Tree.number(written.slot(id, "seen/" + i), "option", 0);
+            if (option >= 1 && option <= options.size()) {
+                lines.add(cases.get(i - 1).text() + ": " + options.get(option - 1));
+            }
+        }
+        return String.join("\n", lines);
     }
 
     @Override

@@ -55,6 +55,12 @@ public record DrawingBlock(String id, String prompt, Paper paper, String bench, 
     }
 
     @Override
+    public String answer(Written written) {
+        Drawing drawing = drawing(written);
+        return drawing.drawn().isEmpty() ? "" : drawing.words();
+    }
+
+    @Override
     public String lack(Written written) {
         Drawn drawn = drawing(written).drawn();
         if (drawn.isEmpty()) {

@@ -32,6 +32,11 @@ public record ExplanationBlock(String id, String prompt, int words, double point
     }
 
     @Override
+    public String answer(Written written) {
+        return Words.of(written.slot(id, "answer"));
+    }
+
+    @Override
     public String lack(Written written) {
         int have = Words.in(written.slot(id, "answer"));
         return have >= words ? null : have + " of at least " + words + " words written";

@@ -24,6 +24,11 @@ public record OpeningBlock(String id, String prompt, int words) implements Block
     }
 
     @Override
+    public String answer(Written written) {
+        return Words.of(written.slot(id, "answer"));
+    }
+
+    @Override
     public String lack(Written written) {
         int have = Words.in(written.slot(id, "answer"));
         return have >= words ? null : "answer the opening question";
