@@ -59,13 +59,7 @@ function OneByOne({ assignment, question, only, hidden, view }: Props & { view: 
       <h2 className="text-lead font-bold">
         {question.prompt} <span className="text-fine font-normal text-soft">{question.points} points</span>
       </h2>
-      {view.truth.length > 0 && (
-        <ul className="text-fine text-soft">
-          {view.truth.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
-      )}
+      <Truth lines={view.truth} />
       {view.went && view.went.tried > 0 && <Went went={view.went} />}
       {!item ? (
         <p className="mt-4">
@@ -73,7 +67,7 @@ function OneByOne({ assignment, question, only, hidden, view }: Props & { view: 
         </p>
       ) : (
         <>
-          <Strip items={items} at={items.indexOf(item)} onGo={setAt} />
+          <Strip items={items} at={items.indexOf(item)} byHand={question.byHand} onGo={setAt} />
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(17rem,22rem)] gap-5">
             <article aria-label="Answer" className="self-start rounded-house border bg-sheet px-5 py-4">
               <Whose item={item} hidden={hidden} number={items.indexOf(item) + 1} />
@@ -84,12 +78,36 @@ function OneByOne({ assignment, question, only, hidden, view }: Props & { view: 
               assignment={assignment}
               view={view}
               item={item}
+              checked={!question.byHand}
               onNext={items.indexOf(item) < items.length - 1 ? () => go(1) : undefined}
             />
           </div>
         </>
       )}
     </section>
+  );
+}
+
+/** What is right; what is known to go wrong is there to be looked up. */
+function Truth({ lines }: { lines: string[] }) {
+  if (lines.length === 0) return null;
+  const slips = lines.filter((l) => l.startsWith('Slip'));
+  return (
+    <div className="text-fine text-soft">
+      {lines
+        .filter((l) => !slips.includes(l))
+        .map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+      {slips.length > 0 && (
+        <details>
+          <summary className="cursor-pointer">Known slips</summary>
+          {slips.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </details>
+      )}
+    </div>
   );
 }
 
@@ -101,7 +119,7 @@ function Went({ went }: { went: Schemas['QuestionWent'] }) {
         [went.tried, 'tried it'],
         [went.rightAtFirst, 'right at first'],
         [went.rightAtLast, 'right in the end'],
-        [went.medianTries, went.medianTries === 1 ? 'try, the middle student' : 'tries, the middle student'],
+        [went.medianTries, went.medianTries === 1 ? 'try, at the median' : 'tries, at the median'],
       ].map(([n, words]) => (
         <span key={words}>
           <b className="mono text-lead">{n}</b> {words}
@@ -117,7 +135,7 @@ function Went({ went }: { went: Schemas['QuestionWent'] }) {
 }
 
 /** All of them in a row: what has a mark, what hasn't, and which is looked at. */
-function Strip({ items, at, onGo }: { items: Item[]; at: number; onGo: (i: number) => void }) {
+function Strip({ items, at, byHand, onGo }: { items: Item[]; at: number; byHand: boolean; onGo: (i: number) => void }) {
   const marked = items.filter((i) => i.answers.every((a) => a.mark)).length;
   return (
     <div className="flex items-center gap-3 py-3">
@@ -134,7 +152,7 @@ function Strip({ items, at, onGo }: { items: Item[]; at: number; onGo: (i: numbe
               onClick={() => onGo(i)}
               className={
                 'mono min-w-6 rounded-house border px-1 text-fine ' +
-                (item.answers.every((a) => a.mark) ? 'bg-stage ' : 'border-ochre bg-wash ') +
+                (!byHand || item.answers.every((a) => a.mark) ? 'bg-stage ' : 'border-ochre bg-wash ') +
                 (i === at ? 'outline-2 outline-copper' : '')
               }
             >
@@ -147,7 +165,7 @@ function Strip({ items, at, onGo }: { items: Item[]; at: number; onGo: (i: numbe
         <ChevronRight size={16} />
       </IconButton>
       <p className="ml-auto shrink-0 text-fine text-soft" role="status">
-        {marked} of {items.length} marked
+        {byHand || marked > 0 ? `${marked} of ${items.length} marked` : ''}
       </p>
     </div>
   );
@@ -161,7 +179,11 @@ function Whose({ item, hidden, number }: { item: Item; hidden: boolean; number: 
       {several && <b className="text-ink">{item.answers.length} students answered this</b>}
       {!hidden &&
         item.answers.map((a) => (
-          <Link key={a.workId} to={`/work/${a.workId}`} className={several ? '' : 'font-semibold text-ink'}>
+          <Link
+            key={a.workId}
+            to={`/work/${a.workId}`}
+            className={`underline underline-offset-3 ${several ? '' : 'font-semibold text-ink'}`}
+          >
             {a.student}
           </Link>
         ))}

@@ -9,12 +9,14 @@ interface Props {
   assignment: string;
   view: Schemas['QuestionView'];
   item: Item;
+  /** Whether the key brings points already. */
+  checked: boolean;
   /** To the next answer, where there is one. */
   onNext?: () => void;
 }
 
 /** Points and a comment for what is looked at; a press of a digit marks it at once. */
-export function Judging({ assignment, view, item, onNext }: Props) {
+export function Judging({ assignment, view, item, checked, onNext }: Props) {
   const mark = markOf(item);
   const [points, setPoints] = useState(mark ? String(mark.points) : '');
   const [comment, setComment] = useState(mark?.comment ?? '');
@@ -69,6 +71,7 @@ export function Judging({ assignment, view, item, onNext }: Props) {
         give(points);
       }}
     >
+      {checked && !mark && <p className="text-fine">What the key brings counts, unless you give a mark.</p>}
       {view.levels.length > 0 && <Levels levels={view.levels} points={points} onChoose={(p) => give(String(p))} />}
       <label className="flex items-center gap-2 font-semibold">
         Points

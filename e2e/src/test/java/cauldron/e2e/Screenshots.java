@@ -37,7 +37,6 @@ class Screenshots {
             Chrome.button(page, "Show all").click();
             Chrome.inItem(page, "The lamp keeper's clock", "Read and give");
             Chrome.button(page, "Give to a class").waitFor();
-            shoot(page, "lab-preview");
             Chrome.button(page, "Copy and change").click();
             page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("The sheet"))
                     .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Recordings")))
@@ -47,6 +46,10 @@ class Screenshots {
             Chrome.ofClass(page, "Physics 10", Pattern.compile("^The lamp keeper's clock$")).click();
             page.getByText("Zofia Marr").waitFor();
             shoot(page, "class-list");
+            Chrome.link(page, "Question by question").click();
+            page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Answer")).waitFor();
+            shoot(page, "by-question");
+            page.goBack();
             Chrome.link(page, Pattern.compile("the work of Aino Brekke")).click();
             Chrome.button(page, "To the bench").click();
             page.getByTestId("film-time").waitFor();
