@@ -24,7 +24,8 @@ class ByQuestionTest {
     void aClassHasHandedIn() throws Exception {
         Client ines = new Client(App.address());
         ines.ask("/api/session", "{\"userName\":\"ines\",\"secret\":\"lantern-harbour\"}");
-        String klass = ines.ask("/api/classes", "{\"name\":\"Marked " + UUID.randomUUID().toString().substring(0, 6) + "\"}");
+        String klass = ines.ask("/api/classes", "{\"name\":\"Marked " + UUID.randomUUID().toString().substring(0, 6)
+                + "\"}");
         String labs = ines.get("/api/labs").body();
         String lab = Client.find("\"id\":\"([^\"]+)\",[^{}]*\"title\":\"The lamp keeper's clock\"", labs);
         assignment = Client.find("\"id\":\"([^\"]+)\"", ines.ask("/api/teaching/assignments", "{\"labId\":\"" + lab
@@ -44,7 +45,8 @@ class ByQuestionTest {
             Page page = Chrome.signIn(context, "ines");
             page.navigate(App.address() + "/assignments/" + assignment);
             Chrome.link(page, "Question by question").press("Enter");
-            Locator marked = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("of " + CLASS));
+            Locator marked = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("of "
+                    + CLASS));
             assertThat(marked).hasText("0 of " + CLASS + " marked");
             Locator answer = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Answer"));
             assertThat(answer).containsText("Student");
@@ -65,7 +67,8 @@ class ByQuestionTest {
                     page.keyboard().press("ArrowRight");
                 }
             }
-            org.assertj.core.api.Assertions.assertThat(seen).doesNotHaveDuplicates().isNotEqualTo(seen.stream().sorted().toList());
+            org.assertj.core.api.Assertions.assertThat(seen).doesNotHaveDuplicates().isNotEqualTo(seen.stream().sorted()
+                    .toList());
             assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Questions")))
                     .containsText("all marked");
             page.reload();

@@ -257,7 +257,8 @@ class MakerJourneyTest {
         page.mouse().move(to.x + 60, to.y + 8);
         page.mouse().move(to.x + 62, to.y + 8);
         page.mouse().up();
-        assertThat(hands.sheet().locator("ol ol").first().getByRole(AriaRole.LISTITEM).first()).containsText("vocabulary");
+        assertThat(hands.sheet().locator("ol ol").first().getByRole(AriaRole.LISTITEM).first())
+                .containsText("vocabulary");
         Locator gradient = hands.line("From your gradient");
         gradient.focus();
         page.keyboard().press("Enter");

@@ -179,8 +179,10 @@ class OwnLabsTest {
         assertThat(tobiah.get("/api/drafts/" + lab + "/file").statusCode()).isEqualTo(404);
         JsonNode draft = tobiah.json("/api/drafts/" + there);
         Map<String, Object> sheet = JSON.convertValue(draft.get("sheet"), new TypeReference<>() { });
-        ((List<Map<String, Object>>) ((List<Map<String, Object>>) sheet.get("parts")).get(0).get("blocks")).get(0).put("hidden", true);
-        assertThat(tobiah.put("/api/drafts/" + there, Map.of("sheet", sheet, "seen", draft.get("number").asInt())).statusCode())
+        ((List<Map<String, Object>>) ((List<Map<String, Object>>) sheet.get("parts")).get(0).get("blocks")).get(0)
+                .put("hidden", true);
+        assertThat(tobiah.put("/api/drafts/" + there, Map.of("sheet", sheet, "seen", draft.get("number").asInt()))
+                .statusCode())
                 .isEqualTo(200);
         assertThat(new String(unpacked(tobiah.getForBytes("/api/drafts/" + there + "/file")).get("lab.json"),
                 StandardCharsets.UTF_8)).as("what is hidden goes along").contains("\"hidden\" : true");

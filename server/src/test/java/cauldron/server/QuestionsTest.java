@@ -28,7 +28,8 @@ class QuestionsTest {
     void aClassAtWork() {
         JsonNode klass = Visitor.read(ines.post("/api/classes", Map.of("name", "Marked " + UUID.randomUUID())));
         JsonNode given = Visitor.read(ines.post("/api/teaching/assignments", Map.of("labId",
-                ines.lab("The lamp keeper's clock"), "classes", List.of(Map.of("classId", klass.get("id").asString())))));
+                ines.lab("The lamp keeper's clock"), "classes", List.of(Map.of("classId", klass.get("id")
+                        .asString())))));
         String assignment = given.get(0).get("id").asString();
         at = "/api/teaching/assignments/" + assignment + "/questions";
         for (String name : List.of("Abe", "Bea", "Cleo", "Dov")) {
@@ -55,12 +56,14 @@ class QuestionsTest {
         entries.add(entry("expect", "answer", Map.of("choice", 1)));
         entries.add(entry("expect", "seal", Map.of("sealed", true)));
         entries.add(entry("why", "answer", Map.of("text", text)));
-        JsonNode kept = Visitor.read(student.post("/api/works/" + works.get(name) + "/entries", Map.of("entries", entries)));
+        JsonNode kept = Visitor.read(student.post("/api/works/" + works.get(name) + "/entries", Map.of("entries",
+                entries)));
         assertThat(kept.get("outcomes").get(2).get("kept").asBoolean()).as(kept.toString()).isTrue();
     }
 
     private static Map<String, Object> entry(String block, String slot, Object value) {
-        return Map.of("id", UUID.randomUUID(), "block", block, "slot", slot, "value", value, "time", Instant.now().toString());
+        return Map.of("id", UUID.randomUUID(), "block", block, "slot", slot, "value", value, "time", Instant.now()
+                .toString());
     }
 
     private JsonNode line(String block) {
@@ -103,7 +106,8 @@ class QuestionsTest {
         JsonNode first = ines.json(at + "/why");
         assertThat(first.get("answers")).hasSize(4);
         assertThat(ines.json(at + "/why").get("answers").toString()).isEqualTo(first.get("answers").toString());
-        assertThat(answerOf("Bea").get("text").asString()).isEqualTo("Heavier bobs are pulled more, and are harder to move.");
+        assertThat(answerOf("Bea").get("text").asString())
+                .isEqualTo("Heavier bobs are pulled more, and are harder to move.");
         assertThat(answerOf("Cleo").get("submitted").asBoolean()).isFalse();
         assertThat(answerOf("Dov").get("text").asString()).isEmpty();
         assertThat(first.get("shown").get("type").asString()).isEqualTo("explanation");
@@ -114,15 +118,18 @@ class QuestionsTest {
 
     @Test
     void howAQuestionWentIsToldWithWhatToTalkAbout() {
-        Map<String, List<String>> said = Map.of("Abe", List.of("98.1", "9.81"), "Bea", List.of("98.1"), "Dov", List.of("9.81"));
+        Map<String, List<String>> said = Map.of("Abe", List.of("98.1", "9.81"), "Bea", List.of("98.1"), "Dov",
+                List.of("9.81"));
         for (String name : List.of("Abe", "Bea")) {
-            assertThat(ines.post("/api/works/" + works.get(name) + "/reopening", Map.of()).statusCode()).isLessThan(300);
+            assertThat(ines.post("/api/works/" + works.get(name) + "/reopening", Map.of()).statusCode())
+                    .isLessThan(300);
         }
         explain("Dov", "Not sure.");
         said.forEach((name, numbers) -> numbers.forEach(number -> {
             Visitor student = students.get(name);
             student.fill(works.get(name), "readings");
-            HttpResponse<String> checked = student.post("/api/works/" + works.get(name) + "/checks", Map.of("block", "g",
+            HttpResponse<String> checked = student.post("/api/works/" + works.get(name) + "/checks", Map.of("block",
+                    "g",
                     "number", number, "unit", "m/s²"));
             assertThat(checked.statusCode()).as(checked.body()).isEqualTo(200);
         }));
@@ -132,7 +139,8 @@ class QuestionsTest {
         assertThat(went.get("rightAtLast").asInt()).isEqualTo(2);
         assertThat(went.get("medianTries").asDouble()).isEqualTo(1);
         assertThat(went.get("slips").get(0).get("students").asInt()).isEqualTo(2);
-        assertThat(ines.json(at).get("talkAbout").get(0).asString()).contains("1 of 3 were right at first and 2 in the end; "
+        assertThat(ines.json(at).get("talkAbout").get(0).asString())
+                .contains("1 of 3 were right at first and 2 in the end; "
                 + "2 met this: ");
         assertThat(ines.json(at + "/why").hasNonNull("went")).as("nothing is checked there").isFalse();
     }
@@ -170,7 +178,8 @@ class QuestionsTest {
     void badMarksAreRefusedInWordsAndNobodyElseGetsIn() {
         assertThat(mark("many", "", "Abe").statusCode()).isEqualTo(400);
         assertThat(mark(-1, "", "Abe").statusCode()).isEqualTo(400);
-        HttpResponse<String> nobody = ines.post(at + "/why/marks", Map.of("works", List.of(), "points", 1, "comment", ""));
+        HttpResponse<String> nobody = ines.post(at + "/why/marks", Map.of("works", List.of(), "points", 1, "comment",
+                ""));
         assertThat(nobody.statusCode()).isEqualTo(400);
         assertThat(nobody.body()).contains("Choose whose answers to mark");
         assertThat(mark(1, "x".repeat(4001), "Abe").body()).contains("at most 4000 characters");
@@ -180,7 +189,8 @@ class QuestionsTest {
             int refused = other == students.get("Abe") ? 403 : 404;
             assertThat(other.get(at).statusCode()).isEqualTo(refused);
             assertThat(other.get(at + "/why").statusCode()).isEqualTo(refused);
-            assertThat(other.post(at + "/why/marks", Map.of("works", List.of(works.get("Bea")), "points", 4, "comment", ""))
+            assertThat(other.post(at + "/why/marks", Map.of("works", List.of(works.get("Bea")), "points", 4, "comment",
+                    ""))
                     .statusCode()).isEqualTo(refused);
         }
         assertThat(answerOf("Abe").has("mark") && !answerOf("Abe").get("mark").isNull()).isFalse();

@@ -218,7 +218,8 @@ class TeachingTest {
         String ahead = visitor.get("/work/anything").headers().firstValue("Link").orElseThrow();
         assertThat(ahead).contains("/assets/WorkPage-", "/assets/core-").doesNotContain("Maker");
         for (String link : ahead.split(", ")) {
-            assertThat(visitor.get(link.replaceAll("<(.*)>; rel=modulepreload", "$1")).statusCode()).as(link).isEqualTo(200);
+            assertThat(visitor.get(link.replaceAll("<(.*)>; rel=modulepreload", "$1")).statusCode()).as(link)
+                    .isEqualTo(200);
         }
         String script = page.replaceAll("(?s).*src=\"(/assets/[^\"]+)\".*", "$1");
         assertThat(visitor.get(script).headers().firstValue("Cache-Control").orElse("")).contains("immutable");

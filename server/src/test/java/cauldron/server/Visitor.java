@@ -210,7 +210,8 @@ final class Visitor {
                         }
                     }
                     slots.put("rows", Map.of("order", order));
-                    JsonNode outcome = read(post("/api/works/" + work + "/entries", Map.of("entries", List.of(Map.of("id",
+                    JsonNode outcome = read(post("/api/works/" + work + "/entries", Map.of("entries",
+                            List.of(Map.of("id",
                             UUID.randomUUID(), "block", table, "slot", "edit/" + UUID.randomUUID(), "value",
                             Map.of("slots", slots), "time", "2026-01-01T00:00:00Z"))))).get("outcomes").get(0);
                     if (!outcome.get("kept").asBoolean()) {

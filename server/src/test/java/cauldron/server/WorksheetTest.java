@@ -93,7 +93,8 @@ class WorksheetTest {
         Map<String, Object> table = Map.of("type", "table", "id", "t", "title", "Words", "rows", 2, "columns", List.of(
                 Map.of("id", "w", "name", "word", "symbol", "w", "unit", "", "kind", "label")));
         Map<String, Object> graph = Map.of("type", "graph", "id", "g", "table", "t");
-        Map<String, Object> sheet = Map.of("title", "Odd", "summary", "", "minutes", 5, "apparatus", "pendulum", "parts",
+        Map<String, Object> sheet = Map.of("title", "Odd", "summary", "", "minutes", 5, "apparatus", "pendulum",
+                "parts",
                 List.of(Map.of("id", "p", "kind", "measure", "title", "P", "blocks", List.of(table, graph))));
         JsonNode kept = Visitor.read(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", 1)));
         assertThat(kept.get("faults")).isEmpty();

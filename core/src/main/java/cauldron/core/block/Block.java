@@ -19,7 +19,9 @@ public interface Block {
         return "";
     }
 
-    /** What was answered, in plain words and a line for each thing; empty where nothing was, or where only tries tell. */
+    /**
+     * What was answered, in plain words and a line for each thing; empty where nothing was, or where only tries tell.
+     */
     default String answer(Written written) {
         return "";
     }

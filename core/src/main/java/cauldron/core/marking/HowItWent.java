@@ -15,7 +15,8 @@ import java.util.Set;
  * @param tried        how many students tried it
  * @param rightAtFirst how many were right at their first try
  * @param rightAtLast  how many were right at any
- * @param medianTries  tries of the middle student; the mean of the two middle ones where there are two; 0 where nobody tried
+ * @param medianTries  tries of the middle student; the mean of the two middle ones where there are two; 0 where nobody
+ *                     tried
  * @param slips        what was found of wrong tries and how many students met it, the most first; what is only a wrong
  *                     value says nothing and is left out
  */
@@ -100,7 +101,8 @@ public record HowItWent(int tried, int rightAtFirst, int rightAtLast, double med
                 .sorted(Comparator.comparingDouble(Asked::atLast).thenComparing(Asked::atFirst)).limit(3)
                 .map(q -> q.went().sentence(q.prompt())).toList();
         return lines.isEmpty() && !told.isEmpty()
-                ? List.of("Nothing stands out: at least four of five were right at their first try at every question.") : lines;
+                ? List.of("Nothing stands out: at least four of five were right at their first try at every question.")
+                        : lines;
     }
 
     private double share(int of) {

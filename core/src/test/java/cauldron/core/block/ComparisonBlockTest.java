@@ -80,7 +80,8 @@ class ComparisonBlockTest {
 
     @Test
     void theAnswerInWordsIsWhatWasSeenInEachCase() {
-        Map<String, Object> kept = Map.of("predicted/1", Tree.of("option", 1.0), "seen/1", Tree.of("option", 2.0), "seen/2",
+        Map<String, Object> kept = Map.of("predicted/1", Tree.of("option", 1.0), "seen/1", Tree.of("option", 2.0),
+                "seen/2",
                 Tree.of("option", 7.0), "seen/3", Tree.of("option", 3.0));
         assertThat(sheet(block()).block("c").answer(with(kept).written())).isEqualTo("Case A: down\nCase C: neither");
     }

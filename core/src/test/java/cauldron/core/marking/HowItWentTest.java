@@ -40,10 +40,12 @@ class HowItWentTest {
     void whatWentWorstIsToTalkAbout() {
         List<Asked> questions = new ArrayList<>();
         questions.add(new Asked("Well?", HowItWent.of(List.of(List.of(RIGHT), List.of(RIGHT), List.of(RIGHT)))));
-        questions.add(new Asked("Late?", HowItWent.of(List.of(List.of(OFF, RIGHT), List.of(OFF, RIGHT), List.of(RIGHT)))));
+        questions.add(new Asked("Late?", HowItWent.of(List.of(List.of(OFF, RIGHT), List.of(OFF, RIGHT),
+                List.of(RIGHT)))));
         questions.add(new Asked("Worst?", HowItWent.of(List.of(List.of(TEN), List.of(TEN, OFF), List.of(RIGHT)))));
         questions.add(new Asked("Half?", HowItWent.of(List.of(List.of(UNIT), List.of(OFF, RIGHT), List.of(RIGHT)))));
-        questions.add(new Asked("Third?", HowItWent.of(List.of(List.of(UNIT), List.of(OFF, RIGHT), List.of(OFF, RIGHT)))));
+        questions.add(new Asked("Third?", HowItWent.of(List.of(List.of(UNIT), List.of(OFF, RIGHT), List.of(OFF,
+                RIGHT)))));
         assertThat(HowItWent.toTalkAbout(questions)).containsExactly(
                 "“Worst?”: 1 of 3 were right at first and no more in the end; 2 met this: A power of ten is off.",
                 "“Third?”: 0 of 3 were right at first and 2 in the end.",
@@ -53,12 +55,14 @@ class HowItWentTest {
     @Test
     void whereAllWentWellThatIsSaid() {
         assertThat(HowItWent.toTalkAbout(List.of(new Asked("Q", HowItWent.of(List.of(List.of(RIGHT), List.of(RIGHT),
-                List.of(RIGHT), List.of(RIGHT), List.of(OFF))))))).singleElement().asString().startsWith("Nothing stands out");
+                List.of(RIGHT), List.of(RIGHT), List.of(OFF))))))).singleElement().asString()
+                        .startsWith("Nothing stands out");
     }
 
     @Test
     void longPromptsAreCut() {
         assertThat(HowItWent.toTalkAbout(List.of(new Asked("x".repeat(200), HowItWent.of(List.of(List.of(OFF),
-                List.of(OFF), List.of(OFF))))))).singleElement().asString().contains("x".repeat(79) + "…”").doesNotContain("x".repeat(80));
+                List.of(OFF), List.of(OFF))))))).singleElement().asString().contains("x".repeat(79) + "…”")
+                        .doesNotContain("x".repeat(80));
     }
 }

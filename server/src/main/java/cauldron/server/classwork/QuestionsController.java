@@ -77,7 +77,8 @@ class QuestionsController {
     record AnswerLevel(@NotNull Double points, @NotNull String like) {
     }
 
-    record AnswerTried(@NotNull String verdict, @NotNull String feedback, @NotNull Double points, @NotNull Integer tries) {
+    record AnswerTried(@NotNull String verdict, @NotNull String feedback, @NotNull Double points,
+            @NotNull Integer tries) {
     }
 
     record AnswerMark(@NotNull Double points, @NotNull String comment) {
@@ -172,7 +173,8 @@ class QuestionsController {
         Sheet now = assignments.sheet(a);
         Block asked = pointed(now, block);
         Map<UUID, Assignments.WorkInfo> works = works(a);
-        Map<UUID, Person> people = accounts.people(Set.copyOf(works.values().stream().map(Assignments.WorkInfo::studentId)
+        Map<UUID, Person> people = accounts.people(Set.copyOf(works.values().stream()
+                .map(Assignments.WorkInfo::studentId)
                 .toList()));
         List<AnswerLine> answers = new ArrayList<>();
         Map<UUID, Marking.Standing> stands = standings(a, works);
@@ -183,14 +185,16 @@ class QuestionsController {
             }
         });
         // Names tell the order in which works were begun, and so do their ids: what is mixed by both ids tells nothing.
-        answers.sort(Comparator.comparingInt(l -> Objects.hash(l.workId().getLeastSignificantBits(), block) * 0x9E3779B9));
+        answers.sort(Comparator.comparingInt(l -> Objects.hash(l.workId().getLeastSignificantBits(),
+                block) * 0x9E3779B9));
         return new QuestionView(block, shown(now, block), asked.points(), levels(asked),
                 asked instanceof NumberBlock number ? KeyWords.of(number.key(), now) : List.of(), answers,
                 asked.isMarkedByHand() ? null : told(went(stands.values(), block)), marking.comments(me, BANK));
     }
 
     private static HowItWent went(Collection<Marking.Standing> stands, String block) {
-        return HowItWent.of(stands.stream().map(s -> s.tried().get(block)).filter(Objects::nonNull).map(t -> t.all().stream()
+        return HowItWent.of(stands.stream().map(s -> s.tried().get(block)).filter(Objects::nonNull).map(t -> t.all()
+                .stream()
                 .map(one -> new HowItWent.Found(one.verdict(), one.feedback())).toList()).toList());
     }
 
@@ -205,7 +209,8 @@ class QuestionsController {
         Marking.Marked mark = s.marked().get(own.id());
         Instant now = clock.instant();
         return new AnswerLine(work.id(), student, work.submittedAt() != null, a.late(work, now), answer(own, s),
-                own instanceof DrawingBlock ? s.book().slots().getOrDefault(own.id(), Map.of()) : Map.of(),
+                own instanceof DrawingBlock ? s.progress().written().slots().getOrDefault(own.id(), Map.of())
+                        : Map.of(),
                 tried == null ? null
                         : new AnswerTried(tried.verdict(), tried.feedback(), tried.points(), tried.all().size()),
                 mark == null ? null : new AnswerMark(mark.points(), mark.comment()));
@@ -267,6 +272,7 @@ class QuestionsController {
     /** A block as students see it, without its key. */
     private static Map<String, Object> shown(Sheet sheet, String id) {
         return Tree.maps(Shown.toStudents(sheet), "parts").stream().flatMap(part -> Tree.maps(part, "blocks").stream())
-                .filter(block -> id.equals(block.get("id"))).findFirst().orElseThrow(() -> Problems.notFound("question"));
+                .filter(block -> id.equals(block.get("id"))).findFirst().orElseThrow(() ->
+                        Problems.notFound("question"));
     }
 }

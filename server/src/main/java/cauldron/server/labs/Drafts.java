@@ -235,7 +235,8 @@ public class Drafts {
         List<Fault> faults = new ArrayList<>();
         for (Sheet.Part part : sheet.parts()) {
             for (Block block : part.blocks()) {
-                if (block instanceof TextBlock text && !pictures.missing(Pictures.spokenOf(text.markdown())).isEmpty()) {
+                if (block instanceof TextBlock text && !pictures.missing(Pictures.spokenOf(text.markdown()))
+                        .isEmpty()) {
                     faults.add(new Fault("part " + part.id() + ", block " + block.id(),
                             "a picture of which it speaks isn't here"));
                 }

@@ -240,7 +240,8 @@ public class Marking {
                 }
                 map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block, new Tried(best.number(), best.unit(),
                         best.verdict(), best.feedback(), best.points(), (int) Math.max(0, question.tries() - used),
-                        list.stream().map(a -> new Try(a.number(), a.unit(), a.verdict(), a.feedback(), a.madeAt())).toList()));
+                        list.stream().map(a -> new Try(a.number(), a.unit(), a.verdict(), a.feedback(), a.madeAt()))
+                                .toList()));
             }
         }));
         return map;

@@ -17,7 +17,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Says with the entry page of a lab which scripts the lab's page needs, so that the browser fetches them beside the entry
+ * Says with the entry page of a lab which scripts the lab's page needs, so that the browser fetches them beside the
+ * entry
  * script and not after it. On slow devices the entry script would spend a tenth of the waiting time on asking for them.
  * Which they are stands in the list that the building of the pages leaves ({@code manifest.json}).
  */

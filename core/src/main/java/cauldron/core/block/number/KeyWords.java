@@ -14,7 +14,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What is right, in words for a teacher: where the truth comes from, how near is near enough, and which slips are known.
+ * What is right, in words for a teacher: where the truth comes from, how near is near enough, and which slips are
+ * known.
  */
 public final class KeyWords {
 
