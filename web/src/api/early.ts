@@ -11,10 +11,11 @@ export function askEarly(path: string) {
   begun.set(new URL(path, location.origin).href, answer);
 }
 
-/** The answer to this that was asked for early, if nobody took it yet. */
+/** The answer to this that was asked for early, if nobody took it yet; what was refused then is asked anew. */
 export function takeEarly(request: Request): Promise<Response> | undefined {
   if (request.method !== 'GET') return undefined;
   const answer = begun.get(request.url);
   begun.delete(request.url);
-  return answer;
+  // Whoever wasn't signed in then may be now.
+  return answer?.then((a) => (a.ok ? a : fetch(request)));
 }

@@ -71,6 +71,20 @@ class FirstLoadTest {
     }
 
     @Test
+    void whoeverSignsInAtTheAddressOfALabFindsItThere() {
+        atWork((fresh, work) -> {
+            try (BrowserContext stranger = Chrome.context(1280, 800)) {
+                Page page = stranger.newPage();
+                page.navigate(work);
+                page.getByLabel("User name").fill("imre.saltzman");
+                page.getByLabel("Secret").fill(Chrome.SECRET);
+                Chrome.button(page, "Sign in").click();
+                page.getByTestId("film-time").waitFor();
+            }
+        });
+    }
+
+    @Test
     void withoutTheNetworkAllPartsOpenAndWhatCantBeDoneSaysWhy() {
         atWork((fresh, work) -> {
             Page page = fresh.newPage();
