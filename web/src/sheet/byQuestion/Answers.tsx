@@ -59,7 +59,7 @@ function OneByOne({ assignment, question, only, hidden, view }: Props & { view: 
       <h2 className="text-lead font-bold">
         {question.prompt} <span className="text-fine font-normal text-soft">{question.points} points</span>
       </h2>
-      <Truth lines={view.truth} />
+      <Truth right={view.right} slips={view.slips} />
       {view.went && view.went.tried > 0 && <Went went={view.went} />}
       {!item ? (
         <p className="mt-4">
@@ -89,16 +89,12 @@ function OneByOne({ assignment, question, only, hidden, view }: Props & { view: 
 }
 
 /** What is right; what is known to go wrong is there to be looked up. */
-function Truth({ lines }: { lines: string[] }) {
-  if (lines.length === 0) return null;
-  const slips = lines.filter((l) => l.startsWith('Slip'));
+function Truth({ right, slips }: { right: string[]; slips: string[] }) {
   return (
     <div className="text-fine text-soft">
-      {lines
-        .filter((l) => !slips.includes(l))
-        .map((line) => (
-          <p key={line}>{line}</p>
-        ))}
+      {right.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
       {slips.length > 0 && (
         <details>
           <summary className="cursor-pointer">Known slips</summary>

@@ -5,6 +5,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { Shell } from '../../shell/Shell';
 import { Toggle, Trouble } from '../../ui';
 import { Answers } from './Answers';
+import { Drafts, type Typed } from './drafts';
 
 const HIDDEN = 'cauldron-names-hidden';
 
@@ -14,6 +15,7 @@ export function ByQuestion() {
   const [params, setParams] = useSearchParams();
   const [hidden, setHidden] = useState(localStorage.getItem(HIDDEN) === 'yes');
   const [only, setOnly] = useState(false);
+  const [drafts] = useState(() => new Map<string, Typed>());
   const { data, error } = useQuery({
     queryKey: ['questions', assignmentId],
     queryFn: () => ask(api.GET('/api/teaching/assignments/{id}/questions', { params: { path: { id: assignmentId } } })),
@@ -59,13 +61,15 @@ export function ByQuestion() {
           {chosen && (
             <div className="grid grid-cols-[15rem_minmax(0,1fr)] gap-6">
               <Questions questions={questions} chosen={chosen.block} onChoose={(q) => setParams({ question: q })} />
-              <Answers
-                key={`${chosen.block}/${only}`}
-                assignment={data.id}
-                question={chosen}
-                only={only}
-                hidden={hidden}
-              />
+              <Drafts value={drafts}>
+                <Answers
+                  key={`${chosen.block}/${only}`}
+                  assignment={data.id}
+                  question={chosen}
+                  only={only}
+                  hidden={hidden}
+                />
+              </Drafts>
             </div>
           )}
         </>

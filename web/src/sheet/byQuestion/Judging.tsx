@@ -1,7 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
+import type { Block, BlockOf } from '../../core';
 import { Button, inputClass, Trouble } from '../../ui';
+import { useDrafts, type Typed } from './drafts';
 import { markOf, pointsOf, type Item } from './items';
 import { isTyping } from './keys';
 
@@ -18,44 +20,58 @@ interface Props {
 /** Points and a comment for what is looked at; a press of a digit marks it at once. */
 export function Judging({ assignment, view, item, checked, onNext }: Props) {
   const mark = markOf(item);
-  const [points, setPoints] = useState(mark ? String(mark.points) : '');
-  const [comment, setComment] = useState(mark?.comment ?? '');
+  const drafts = useDrafts();
+  const place = `${view.block}/${item.key}`;
+  const [typed, setTyped] = useState<Typed>(
+    () => drafts.get(place) ?? { points: mark ? String(mark.points) : '', comment: mark?.comment ?? '' },
+  );
+  const [found] = useState(() => drafts.has(place));
+  const { points, comment } = typed;
+  const levels = rubricOf(view);
   const words = useRef<HTMLTextAreaElement>(null);
   const queries = useQueryClient();
   const saving = useMutation({
     // One after the other: the last press is the one that counts.
     scope: { id: 'marks' },
-    mutationFn: (body: { points: number; comment: string }) =>
+    mutationFn: ({ points, comment }: Typed) =>
       ask(
         api.POST('/api/teaching/assignments/{id}/questions/{block}/marks', {
           params: { path: { id: assignment, block: view.block } },
-          body: { works: item.answers.map((a) => a.workId), ...body },
+          body: { works: item.answers.map((a) => a.workId), points: Number(points.replace(',', '.')), comment },
         }),
       ),
-    onSuccess: () =>
-      Promise.all([
+    onSuccess: (_, kept) => {
+      const now = drafts.get(place);
+      if (now?.points === kept.points && now.comment === kept.comment) drafts.delete(place);
+      return Promise.all([
         queries.invalidateQueries({ queryKey: ['question', assignment, view.block] }),
         queries.invalidateQueries({ queryKey: ['questions', assignment] }),
-      ]),
+      ]);
+    },
   });
-  const give = (typed: string, said = comment) => {
-    setPoints(typed);
-    if (typed.trim() === '') return;
-    if (mark && String(mark.points) === typed && mark.comment === said.trim()) return;
-    saving.mutate({ points: Number(typed.replace(',', '.')), comment: said });
+  const type = (next: Typed) => {
+    setTyped(next);
+    drafts.set(place, next);
+    if (saving.isError) saving.reset();
   };
-  const say = (said: string) => {
-    setComment(said);
-    give(points, said);
+  const keep = (next = typed) => {
+    const last = saving.isError ? undefined : saving.variables;
+    const known = last ?? (mark && { points: String(mark.points), comment: mark.comment });
+    if (next.points.trim() === '' || (known?.points === next.points && known.comment === next.comment.trim())) return;
+    saving.mutate({ ...next, comment: next.comment.trim() });
+  };
+  const give = (next: Typed) => {
+    type(next);
+    keep(next);
   };
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       if (isTyping(e)) return;
       if (e.key === 'c') words.current?.focus();
       else if (/^\d$/.test(e.key)) {
-        const by = pointsOf(Number(e.key), view.levels, view.points);
+        const by = pointsOf(Number(e.key), levels, view.points);
         if (by === undefined) return;
-        give(String(by));
+        give({ ...typed, points: String(by) });
       } else return;
       e.preventDefault();
     };
@@ -68,19 +84,21 @@ export function Judging({ assignment, view, item, checked, onNext }: Props) {
       className="flex flex-col gap-3 self-start rounded-house border border-ochre bg-wash px-4 py-3"
       onSubmit={(e) => {
         e.preventDefault();
-        give(points);
+        keep();
       }}
     >
       {checked && !mark && <p className="text-fine">What the key brings counts, unless you give a mark.</p>}
-      {view.levels.length > 0 && <Levels levels={view.levels} points={points} onChoose={(p) => give(String(p))} />}
+      {levels.length > 0 && (
+        <Levels levels={levels} points={points} onChoose={(p) => give({ ...typed, points: String(p) })} />
+      )}
       <label className="flex items-center gap-2 font-semibold">
         Points
         <input
           className={`${inputClass} mono w-16 text-right`}
           inputMode="decimal"
           value={points}
-          onChange={(e) => setPoints(e.target.value)}
-          onBlur={() => give(points)}
+          onChange={(e) => type({ ...typed, points: e.target.value })}
+          onBlur={() => keep()}
         />
         of {view.points}
       </label>
@@ -91,8 +109,8 @@ export function Judging({ assignment, view, item, checked, onNext }: Props) {
           className={`${inputClass} min-h-20 py-1.5 font-normal`}
           value={comment}
           maxLength={4000}
-          onChange={(e) => setComment(e.target.value)}
-          onBlur={() => give(points)}
+          onChange={(e) => type({ ...typed, comment: e.target.value })}
+          onBlur={() => keep()}
           onKeyDown={(e) => {
             if (e.key === 'Escape') e.currentTarget.blur();
             if (e.key === 'Enter' && e.ctrlKey) {
@@ -102,17 +120,27 @@ export function Judging({ assignment, view, item, checked, onNext }: Props) {
           }}
         />
       </label>
-      <Bank comments={view.comments} onTake={(said) => say([comment.trim(), said].filter(Boolean).join(' '))} />
+      <Bank
+        comments={view.comments}
+        onTake={(said) => give({ ...typed, comment: [comment.trim(), said].filter(Boolean).join(' ') })}
+      />
       <Trouble error={saving.error} />
+      {(saving.isError || (found && drafts.has(place) && !saving.isPending)) && (
+        <Button small className="self-start" onClick={() => keep()}>
+          Try to keep it again
+        </Button>
+      )}
       <div className="flex items-center gap-3">
         <span role="status" className="text-fine text-soft">
           {saving.isPending
             ? 'Keeping …'
             : points === '' && comment !== ''
               ? 'Give points, too: then it is kept.'
-              : mark
-                ? 'Kept'
-                : ''}
+              : drafts.has(place)
+                ? 'Not kept yet'
+                : mark
+                  ? 'Kept'
+                  : ''}
         </span>
         {onNext && (
           <Button small className="ml-auto" onClick={onNext}>
@@ -121,26 +149,25 @@ export function Judging({ assignment, view, item, checked, onNext }: Props) {
         )}
       </div>
       <p className="border-t pt-2 text-fine text-soft">
-        <Key>→</Key> <Key>←</Key> next, before · <Key>{view.levels.length > 0 ? '1' : '0'}</Key> …{' '}
-        {view.levels.length > 0 ? 'level' : 'points'} · <Key>c</Key> comment · <Key>Ctrl Enter</Key> keep it and go on
+        <Key>→</Key> <Key>←</Key> next, before · <Key>{levels.length > 0 ? '1' : '0'}</Key> …{' '}
+        {levels.length > 0 ? 'level' : 'points'} · <Key>c</Key> comment · <Key>Ctrl Enter</Key> keep it and go on
       </p>
     </form>
   );
+}
+
+type Level = BlockOf<'explanation'>['rubric'][number];
+
+function rubricOf(view: Schemas['QuestionView']): Level[] {
+  const block = view.shown as unknown as Block;
+  return block.type === 'explanation' ? block.rubric : [];
 }
 
 const Key = ({ children }: { children: string }) => (
   <kbd className="mono rounded-house border border-edge bg-sheet px-1 text-ink">{children}</kbd>
 );
 
-function Levels({
-  levels,
-  points,
-  onChoose,
-}: {
-  levels: Schemas['AnswerLevel'][];
-  points: string;
-  onChoose: (points: number) => void;
-}) {
+function Levels({ levels, points, onChoose }: { levels: Level[]; points: string; onChoose: (points: number) => void }) {
   return (
     <fieldset className="flex flex-col gap-1">
       <legend className="pb-1 font-semibold">What it is like</legend>

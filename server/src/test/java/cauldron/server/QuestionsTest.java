@@ -113,7 +113,8 @@ class QuestionsTest {
         assertThat(first.get("shown").get("type").asString()).isEqualTo("explanation");
         JsonNode g = ines.json(at + "/g");
         assertThat(g.get("shown").has("key")).isFalse();
-        assertThat(g.get("truth").get(0).asString()).startsWith("Right: ");
+        assertThat(g.get("right").get(0).asString()).startsWith("Right: ");
+        assertThat(g.get("slips").get(0).asString()).startsWith("Slip, ");
     }
 
     @Test

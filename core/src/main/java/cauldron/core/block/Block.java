@@ -9,6 +9,11 @@ public interface Block {
     /** The id of its kind. */
     String type();
 
+    /** What is asked; empty where nothing is. */
+    default String prompt() {
+        return "";
+    }
+
     /** What is still to do, in plain words after the part's title; null where nothing is. */
     default String lack(Written written) {
         return null;

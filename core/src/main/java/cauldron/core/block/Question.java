@@ -3,9 +3,6 @@ package cauldron.core.block;
 /** A block whose answer is checked as soon as it is given, so many times for points. */
 public interface Question extends Block {
 
-    /** What is asked. */
-    String prompt();
-
     /** How many tries can bring points. */
     int tries();
 

@@ -2,9 +2,7 @@ package cauldron.server.classwork;
 
 import cauldron.core.Tree;
 import cauldron.core.block.Block;
-import cauldron.core.block.Question;
 import cauldron.core.block.drawing.DrawingBlock;
-import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.number.KeyWords;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.HowItWent;
@@ -13,7 +11,6 @@ import cauldron.core.sheet.Sheet;
 import cauldron.server.accounts.Accounts;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.classes.Classes;
-import cauldron.server.labs.Shown;
 import cauldron.server.marking.Marking;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
@@ -73,10 +70,6 @@ class QuestionsController {
                         @NotNull Double medianTries, @NotNull List<MetSlip> slips) {
     }
 
-    /** What an answer is like that earns so many points. */
-    record AnswerLevel(@NotNull Double points, @NotNull String like) {
-    }
-
     record AnswerTried(@NotNull String verdict, @NotNull String feedback, @NotNull Double points,
             @NotNull Integer tries) {
     }
@@ -97,13 +90,14 @@ class QuestionsController {
     /**
      * A question with all answers, in an order that tells nothing of who gave them and is the same at every look.
      *
-     * @param shown    the block as students see it
-     * @param truth    what is right and what is known to go wrong, in words
+     * @param shown    the block as students see it, rubric included
+     * @param right    what is right, in words; empty where only a teacher can say
+     * @param slips    what is known to go wrong, in words
      * @param went     how it went, where it is checked
      * @param comments the teacher's own, the most used first
      */
     record QuestionView(@NotNull String block, @NotNull Map<String, Object> shown, @NotNull Double points,
-                        @NotNull List<AnswerLevel> levels, @NotNull List<String> truth,
+                        @NotNull List<String> right, @NotNull List<String> slips,
                         @NotNull List<AnswerLine> answers, QuestionWent went, @NotNull List<String> comments) {
     }
 
@@ -163,7 +157,7 @@ class QuestionsController {
             waiting += own.isMarkedByHand() && !e.getValue().marked().containsKey(block.id())
                     && works.get(e.getKey()).submittedAt() != null ? 1 : 0;
         }
-        return new QuestionLine(block.id(), block.type(), part.title(), prompt(block), block.points(),
+        return new QuestionLine(block.id(), block.type(), part.title(), block.prompt(), block.points(),
                 block.isMarkedByHand(), answered, waiting);
     }
 
@@ -184,11 +178,12 @@ class QuestionsController {
                 answers.add(answer(works.get(work), a, people.get(works.get(work).studentId()).displayName(), own, s));
             }
         });
-        // Names tell the order in which works were begun, and so do their ids: what is mixed by both ids tells nothing.
+        // Another order for each question, so that a student's place in one tells nothing of the next.
         answers.sort(Comparator.comparingInt(l -> Objects.hash(l.workId().getLeastSignificantBits(),
                 block) * 0x9E3779B9));
-        return new QuestionView(block, shown(now, block), asked.points(), levels(asked),
-                asked instanceof NumberBlock number ? KeyWords.of(number.key(), now) : List.of(), answers,
+        return new QuestionView(block, shown(now, block), asked.points(),
+                asked instanceof NumberBlock number ? KeyWords.right(number.key(), now) : List.of(),
+                asked instanceof NumberBlock number ? KeyWords.slips(number.key(), now) : List.of(), answers,
                 asked.isMarkedByHand() ? null : told(went(stands.values(), block)), marking.comments(me, BANK));
     }
 
@@ -260,18 +255,9 @@ class QuestionsController {
         return block;
     }
 
-    private static List<AnswerLevel> levels(Block block) {
-        return block instanceof ExplanationBlock explained
-                ? explained.rubric().stream().map(l -> new AnswerLevel(l.points(), l.like())).toList() : List.of();
-    }
-
-    private static String prompt(Block block) {
-        return block instanceof Question q ? q.prompt() : block instanceof ExplanationBlock e ? e.prompt() : block.id();
-    }
-
-    /** A block as students see it, without its key. */
+    /** A question as students see it, without its key; none has words to set. */
     private static Map<String, Object> shown(Sheet sheet, String id) {
-        return Tree.maps(Shown.toStudents(sheet), "parts").stream().flatMap(part -> Tree.maps(part, "blocks").stream())
+        return Tree.maps(sheet.forStudent(), "parts").stream().flatMap(part -> Tree.maps(part, "blocks").stream())
                 .filter(block -> id.equals(block.get("id"))).findFirst().orElseThrow(() ->
                         Problems.notFound("question"));
     }

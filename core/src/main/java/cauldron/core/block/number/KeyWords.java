@@ -22,17 +22,26 @@ public final class KeyWords {
     private KeyWords() {
     }
 
-    /** A key of a sheet that was read without faults. */
+    /** A key of a sheet that was read without faults: what is right, then the slips. */
     public static List<String> of(AnswerKey key, Neighbours all) {
+        List<String> lines = new ArrayList<>(right(key, all));
+        lines.addAll(slips(key, all));
+        return lines;
+    }
+
+    /** What is right and how near is near enough. */
+    public static List<String> right(AnswerKey key, Neighbours all) {
         List<String> lines = new ArrayList<>();
         lines.add("Right: " + truth(key, all) + ", " + nearness(key));
         if (key.figures() > 0) {
             lines.add("Figures asked for: " + key.figures());
         }
-        for (AnswerKey.Slip slip : key.slips()) {
-            lines.add("Slip, " + slip(slip, key, all) + ": " + slip.hint());
-        }
         return lines;
+    }
+
+    /** The slips that are known, each with what is said to it. */
+    public static List<String> slips(AnswerKey key, Neighbours all) {
+        return key.slips().stream().map(slip -> "Slip, " + slip(slip, key, all) + ": " + slip.hint()).toList();
     }
 
     /** What a known slip comes to: what else the same trial came to, a value, or so many times what is right. */

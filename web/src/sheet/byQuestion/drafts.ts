@@ -1,0 +1,14 @@
+import { createContext, use } from 'react';
+
+/** Points and words of a mark as they were typed. */
+export interface Typed {
+  points: string;
+  comment: string;
+}
+
+/**
+ * What was typed and isn't kept yet, by question and answer: whoever goes to another answer, or has no network just
+ * then, finds it there again.
+ */
+export const Drafts = createContext(new Map<string, Typed>());
+export const useDrafts = () => use(Drafts);
