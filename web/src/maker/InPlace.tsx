@@ -56,11 +56,11 @@ export function InPlace({ labId, draft, chosen, onChoose }: Props) {
           <p className="text-lead font-bold">{headingOf(part)}</p>
         </Opened>
       ) : (
-        <Standing name={`the part ${headingOf(part)}`} onChoose={() => onChoose({ part: p })} bare>
+        <AsSeen name={`the part ${headingOf(part)}`} onChoose={() => onChoose({ part: p })} bare>
           <h2 className="text-lead font-bold">
             <span className="mono text-soft">{p + 1}</span> {headingOf(part)}
           </h2>
-        </Standing>
+        </AsSeen>
       )}
       {blocksOf(part).map((block, b) => {
         const seen = seenBlocks.get(idOf(block));
@@ -70,9 +70,9 @@ export function InPlace({ labId, draft, chosen, onChoose }: Props) {
             {view}
           </Opened>
         ) : (
-          <Standing key={`${p}/${b}`} name={headingOf(block)} onChoose={() => onChoose({ part: p, block: b })}>
+          <AsSeen key={`${p}/${b}`} name={headingOf(block)} onChoose={() => onChoose({ part: p, block: b })}>
             {view}
-          </Standing>
+          </AsSeen>
         );
       })}
       {blocksOf(part).length === 0 && (
@@ -92,7 +92,7 @@ function View({ block, hidden, context }: { block?: Block; hidden: boolean; cont
 const ITS_OWN = 'button, a, input, textarea, select, summary, label, [tabindex]';
 
 /** As a student sees it; a press opens it for writing. */
-function Standing({
+function AsSeen({
   name,
   onChoose,
   bare = false,

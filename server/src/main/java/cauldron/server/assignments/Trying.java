@@ -10,8 +10,8 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Labs tried by the teachers who write or give them: worked through as a student would, hand-in included. A try is of
- * no
- * class, so no list of a class, no marks and no pool can hold it; one that is begun anew takes the one before with it.
+ * no class, so no list of a class, no marks and no pool can hold it; one that is begun anew takes the one before with
+ * it.
  */
 @Service
 public class Trying {

@@ -68,7 +68,6 @@ class Work {
 
     Assignments.WorkInfo info() {
         return new Assignments.WorkInfo(id, assignmentId, studentId, labVersionId, seed, startedAt, submittedAt,
-                firstSubmittedAt,
-                reopenedAt);
+                firstSubmittedAt, reopenedAt);
     }
 }

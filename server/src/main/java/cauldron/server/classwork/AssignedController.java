@@ -30,8 +30,7 @@ class AssignedController {
      */
     record AssignedLab(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
                        @NotNull String category, @NotNull String className, Instant openAt, Instant dueAt,
-                               @NotNull String state, String part,
-                       @NotNull Double points, @NotNull Double of, @NotNull Boolean marked,
+                       @NotNull String state, String part, @NotNull Double points, @NotNull Double of, @NotNull Boolean marked,
                        @NotNull Boolean late, @NotNull Boolean closed) {
     }
 
