@@ -102,7 +102,7 @@ class Bench {
                       };
                       const times = [];
                       let run = open();
-                      for (let i = 0; i < 700; i++) {
+                      for (let i = 0; i < 400; i++) {
                         if (run.isOver()) run = open();
                         const from = performance.now();
                         for (let k = 0; k < 10; k++) { run.advance(frame); run.scene(); run.channels(); }
@@ -238,7 +238,7 @@ class Bench {
                         ([molecules, length]) => {
                           const run = core.openRun('gas-cylinder', { count1: molecules, length }, 1);
                           const model = [], histogram = [];
-                          for (let i = 0; i < 600; i++) {
+                          for (let i = 0; i < 300; i++) {
                             let from = performance.now();
                             run.advance(1e-10 / 60);
                             run.crowd();
