@@ -116,6 +116,16 @@ final class Visitor {
         return java.util.Base64.getDecoder().decode(made(answer).at("/done/pdf").asString());
     }
 
+    /** Listens to server-sent events, each a tree, until it is closed. */
+    Events listen(String path) {
+        HttpResponse<java.io.InputStream> answer = send(request(path).header("Accept", "text/event-stream").GET().build(),
+                BodyHandlers.ofInputStream());
+        if (answer.statusCode() != 200) {
+            throw new AssertionError(path + " answered " + answer.statusCode());
+        }
+        return new Events(answer.body());
+    }
+
     /** Brings a file. */
     HttpResponse<String> postFile(String path, byte[] file) {
         return send(request(path).header("Content-Type", "application/octet-stream").POST(BodyPublishers.ofByteArray(file)).build());

@@ -31,6 +31,11 @@ public interface Block {
         return "";
     }
 
+    /** The value that was read off last, with its name and unit; empty where none was, or where none is read off. */
+    default String lastReading(Written written) {
+        return "";
+    }
+
     /** Whether only a teacher can say what it brings. */
     default boolean isMarkedByHand() {
         return false;

@@ -102,6 +102,19 @@ public record Progress(Sheet sheet, Notebook written) {
         return null;
     }
 
+    /** The value that was read off last, of the furthest part that has one; empty where there is none. */
+    public String lastReading() {
+        for (int i = sheet.parts().size() - 1; i >= 0; i--) {
+            for (Block block : sheet.parts().get(i).blocks()) {
+                String reading = block.lastReading(written);
+                if (!reading.isEmpty()) {
+                    return reading;
+                }
+            }
+        }
+        return "";
+    }
+
     /** What is still to do in a block, in plain words; null where nothing is. */
     public String lack(Block block) {
         return block.lack(written);

@@ -221,4 +221,21 @@ class SheetTest {
         progress.missing().forEach(m -> list.add((String) m.get("text")));
         return list;
     }
+
+    @Test
+    void theLastReadingIsToldWithItsNameAndUnit() {
+        Sheet sheet = sheet(films(0.5));
+        NotebookReader reader = new NotebookReader(sheet);
+        assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).isEmpty();
+        reader.lay("t", "cell/r1/L", Tree.of("text", "41.0"));
+        reader.lay("t", "cell/r2/L", Tree.of("text", "52.5"));
+        reader.lay("t", "rows", Tree.of("order", List.of("r1", "r2")));
+        assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).isEqualTo("L 52.5 cm");
+        reader.lay("t", "cell/r1/L", Tree.of("text", "41.2"));
+        assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).as("written over").isEqualTo("L 41.2 cm");
+        reader.lay("t", "cell/r1/L", Tree.of("text", ""));
+        reader.lay("t", "cell/r9/gone", Tree.of("text", "7"));
+        assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).as("emptied, and of no column")
+                .isEqualTo("L 52.5 cm");
+    }
 }

@@ -13,13 +13,14 @@ import java.util.Set;
 /** A student's table, gathered from the slots it was kept in. */
 public final class Gathered {
 
+    private static final int LONGEST_TOLD = 20;
+
     private Gathered() {
     }
 
     /** As {@code DataTable} takes it. */
     public static Map<String, Object> table(TableBlock block, Written written) {
-        List<Map<String, Object>> typed = Tree.maps(written.slot(block.id(), "columns"), "columns");
-        List<Map<String, Object>> columns = typed.isEmpty() ? block.columns() : typed;
+        List<Map<String, Object>> columns = columns(block, written);
         Set<String> slots = Set.copyOf(written.slots(block.id()));
         List<Map<String, Object>> rows = new ArrayList<>();
         for (String row : Tree.texts(written.slot(block.id(), "rows"), "order")) {
@@ -38,6 +39,34 @@ public final class Gathered {
                     Tree.text(written.slot(block.id(), "row/" + row), "out", "")));
         }
         return Tree.of("columns", columns, "rows", rows);
+    }
+
+    private static List<Map<String, Object>> columns(TableBlock block, Written written) {
+        List<Map<String, Object>> own = Tree.maps(written.slot(block.id(), "columns"), "columns");
+        return own.isEmpty() ? block.columns() : own;
+    }
+
+    /** What was typed into a cell last, such as "L 88.5 cm"; empty where nothing stands in any. */
+    static String lastReading(TableBlock block, Written written) {
+        List<String> slots = written.slots(block.id());
+        // What was written last stands last.
+        for (int i = slots.size() - 1; i >= 0; i--) {
+            String[] place = slots.get(i).split("/");
+            if (place.length == 3 && place[0].equals("cell")) {
+                String text = Tree.text(written.slot(block.id(), slots.get(i)), "text", "").strip();
+                Map<String, Object> column = columns(block, written).stream()
+                        .filter(c -> Tree.text(c, "id", "").equals(place[2])).findFirst().orElse(null);
+                if (!text.isEmpty() && column != null) {
+                    return (Tree.text(column, "symbol", "") + " " + shortened(text) + " "
+                            + Tree.text(column, "unit", "")).strip();
+                }
+            }
+        }
+        return "";
+    }
+
+    private static String shortened(String text) {
+        return text.length() <= LONGEST_TOLD ? text : text.substring(0, LONGEST_TOLD - 1) + "…";
     }
 
     /**

@@ -39,6 +39,11 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
     }
 
     @Override
+    public String lastReading(Written written) {
+        return Gathered.lastReading(this, written);
+    }
+
+    @Override
     public String type() {
         return "table";
     }
