@@ -17,6 +17,7 @@ const LADDER = {
   graph: ['core', 'ui', 'notebook'],
   classroom: ['api', 'core', 'ui', 'shell', 'picture', 'scenes'],
   marking: ['api', 'core', 'ui'],
+  live: ['api', 'core', 'ui', 'shell'],
   blocks: ['api', 'core', 'ui', 'drawing', 'notebook', 'graph'],
   maker: ['api', 'core', 'ui', 'shell', 'scenes', 'bench', 'films', 'drawing', 'notebook', 'blocks'],
   sheet: [
@@ -34,9 +35,10 @@ const LADDER = {
     'graph',
     'classroom',
     'marking',
+    'live',
     'blocks',
   ],
-  app: ['api', 'core', 'ui', 'shell', 'bench', 'classroom', 'maker', 'sheet'],
+  app: ['api', 'core', 'ui', 'shell', 'bench', 'classroom', 'live', 'maker', 'sheet'],
 };
 
 module.exports = {

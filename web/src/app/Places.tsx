@@ -22,6 +22,7 @@ const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: 
 const OpenBench = lazy(() => import('../bench/OpenBench'));
 const Maker = lazy(() => import('../maker/Maker'));
 const ByQuestion = lazy(() => import('../sheet/byQuestion/ByQuestion').then((m) => ({ default: m.ByQuestion })));
+const Watch = lazy(() => import('../live/Watch').then((m) => ({ default: m.Watch })));
 const LabPreview = lazy(() => import('../sheet/LabPreview'));
 
 /** Not lazy: what React fetches by itself it shows a third of a second late, even when it is there already. */
@@ -69,6 +70,7 @@ export function Places() {
         {teacher && <Route path="/my-labs" element={<MyLabs />} />}
         {teacher && <Route path="/classes/:classId" element={<Roster />} />}
         {teacher && <Route path="/assignments/:assignmentId" element={<ClassList />} />}
+        {teacher && <Route path="/assignments/:assignmentId/live" element={<Watch />} />}
         {teacher && <Route path="/assignments/:assignmentId/questions" element={<ByQuestion />} />}
         <Route path="/work/:workId" element={<WorkPlace />} />
         <Route path="*" element={<Navigate to="/" replace />} />

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { Act, Manifest, Run } from '../core';
+import { usePaused } from '../ui/paused';
 import { latency, makeReady, sound } from './tones';
 
 /** Keys that answer nothing: they move the focus or go with others. */
@@ -23,6 +24,8 @@ function sceneOf(m: Manifest, run: Run) {
     },
   };
 }
+
+const CLASS_PAUSES = 'The class paused, so the set was broken off: what it had counts. Begin another one.';
 
 /**
  * A person's time. While it counts it goes on at the wall's own pace, and what is done bears the instant of its input,
@@ -113,6 +116,11 @@ export function useCounting(m: Manifest, runNow: () => Run, show: () => void) {
     },
     [acts, end, perform],
   );
+
+  const paused = usePaused();
+  useEffect(() => {
+    if (on && paused) breakOff(CLASS_PAUSES);
+  }, [on, paused, breakOff]);
 
   useEffect(() => {
     if (!on) return;

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Action, Manifest, Recipe, Run, SettingValues, StopAt } from '../core';
 import { openRun, replay } from '../core/models';
+import { usePaused } from '../ui/paused';
 import { useCounting } from './useCounting';
 
 /** Longest stretch of wall time that one frame makes up for, so that a hidden tab doesn't leap ahead. */
@@ -54,6 +55,7 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   const [loop, setLoop] = useState<Loop | null>(null);
   const loopNow = useRef(loop);
   loopNow.current = loop;
+  const paused = usePaused();
   const show = useCallback(() => setTick((t) => t + 1), []);
 
   const firstRun = useCallback(() => sides.current[0].run, []);
@@ -61,7 +63,7 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
   const seekAll = useCallback((time: number) => sides.current.forEach((s) => s.run.seek(Math.max(0, time))), []);
 
   useEffect(() => {
-    if (!playing) return;
+    if (!playing || paused) return;
     let last = performance.now();
     let handle = requestAnimationFrame(function frame(now) {
       const seconds = Math.min(LONGEST_FRAME, Math.max(0, (now - last) / 1000)) * speed * m.speed;
@@ -87,7 +89,7 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
       handle = requestAnimationFrame(frame);
     });
     return () => cancelAnimationFrame(handle);
-  }, [playing, speed, m, show, seekAll]);
+  }, [playing, paused, speed, m, show, seekAll]);
 
   const play = useCallback(
     (on: boolean) => {

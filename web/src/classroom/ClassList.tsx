@@ -37,6 +37,12 @@ export function ClassList() {
           </p>
           <div className="flex items-center gap-2">
             <h1 className="mr-auto text-title font-bold">{data.title}</h1>
+            <Link
+              to={`/assignments/${data.id}/live`}
+              className="rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper hover:brightness-110"
+            >
+              Watch live
+            </Link>
             {data.students.some((s) => s.workId) && (
               <Link
                 to={`/assignments/${data.id}/questions`}

@@ -31,6 +31,9 @@ const MarkForm = lazy(async () => ({ default: (await marking()).MarkForm }));
 const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
 const TryNote = lazy(async () => ({ default: (await marking()).TryNote }));
 const TakeBack = lazy(async () => ({ default: (await marking()).TakeBack }));
+const live = () => import('../live');
+const AtWork = lazy(async () => ({ default: (await live()).AtWork }));
+const Following = lazy(async () => ({ default: (await live()).Following }));
 const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
@@ -99,11 +102,12 @@ function Again({ data, onDone }: { data: Schemas['WorkView']; onDone: () => Prom
 }
 
 /** Once it can be worked with, what may be asked for later is fetched, too: then the network may be gone. */
-function whenOpened() {
-  const idle = 'requestIdleCallback' in window ? requestIdleCallback : (then: () => void) => setTimeout(then, 300);
+function whenOpened(then: () => void) {
+  const idle = 'requestIdleCallback' in window ? requestIdleCallback : (what: () => void) => setTimeout(what, 300);
   idle(() => {
     performance.mark('opened');
     fetchAhead();
+    then();
   });
 }
 
@@ -125,7 +129,9 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
   );
   const [submitting, setSubmitting] = useState(false);
   useEffect(() => sessionStorage.setItem(place, String(current)), [place, current]);
-  useEffect(() => whenOpened(), []);
+  const [opened, setOpened] = useState(false);
+  const [notesAt, setNotesAt] = useState<HTMLElement | null>(null);
+  useEffect(() => whenOpened(() => setOpened(true)), []);
 
   const tables = useRef<Tables>(new Map());
   const part = sheet.parts[Math.min(current, sheet.parts.length - 1)];
@@ -205,7 +211,22 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
             {data.tryOf && <TryNote lab={data.tryOf} from={cameFrom(state)} />}
             <Again data={data} onDone={refresh} />
           </Suspense>
-          {!data.own && !data.submittedAt && !data.closed && <p className="text-fine text-soft">read only · working</p>}
+          {opened && !data.tryOf && (
+            <Suspense>
+              {data.own ? (
+                <AtWork work={data.id} part={part} settle={() => journal.settle()} notesAt={notesAt} done={readOnly} />
+              ) : (
+                <Following
+                  work={data.id}
+                  assignment={data.assignmentId}
+                  student={data.student}
+                  notesAt={notesAt}
+                  onWritten={() => void journal.catchUp()}
+                  onAdded={() => void refresh()}
+                />
+              )}
+            </Suspense>
+          )}
           <Help at={data.own ? helpFor(part) : 'watch'} />
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
           {data.own && !readOnly && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
@@ -214,6 +235,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
       <div className="grid min-h-0 grid-cols-[clamp(16rem,25vw,23rem)_minmax(0,1fr)]">
         <main className="flex flex-col gap-4 overflow-auto border-r bg-sheet px-5 py-4">
           <h2 className="text-lead font-bold">{part.title}</h2>
+          <div ref={setNotesAt} className="empty:hidden" />
           <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
           {part.blocks.map((b) => (
             <BlockView key={b.id} block={b} context={context} />

@@ -38,7 +38,7 @@ export function Mark() {
 }
 
 /** The frame of ordinary pages: name, places, sign out. */
-export function Shell({ children, help }: { children: ReactNode; help?: HelpPlace }) {
+export function Shell({ children, help, wide }: { children: ReactNode; help?: HelpPlace; wide?: boolean }) {
   const me = useMe();
   const signOut = useSignOut();
   const [changing, setChanging] = useState(false);
@@ -93,7 +93,7 @@ export function Shell({ children, help }: { children: ReactNode; help?: HelpPlac
           </div>
         )}
       </header>
-      <main className="mx-auto w-full max-w-5xl flex-1 px-6 py-8">{children}</main>
+      <main className={wide ? 'flex-1 px-5 py-3' : 'mx-auto w-full max-w-5xl flex-1 px-6 py-8'}>{children}</main>
     </div>
   );
 }

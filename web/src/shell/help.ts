@@ -5,6 +5,7 @@ export const HELP = {
   write: 'for-teachers/write-a-lab',
   classes: 'for-teachers/your-classes',
   watch: 'for-teachers/watch-and-mark',
+  live: 'for-teachers/watch-a-class-at-work',
   mark: 'for-teachers/mark-question-by-question',
   people: 'running/the-first-day',
   labs: 'for-students/join',

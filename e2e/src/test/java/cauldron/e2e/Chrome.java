@@ -61,6 +61,17 @@ final class Chrome {
         return page;
     }
 
+    /** Waits until nothing more comes in; a page that listens never has its network idle. */
+    static void quiet(Page page) {
+        page.waitForFunction("""
+                () => {
+                  const now = performance.now();
+                  const many = performance.getEntriesByType('resource').length;
+                  if (window.seenOf?.many !== many) window.seenOf = { many, at: now };
+                  return document.readyState === 'complete' && now - window.seenOf.at > 500;
+                }""");
+    }
+
     static Locator button(Page page, String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }

@@ -7,7 +7,6 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.LoadState;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -91,7 +90,8 @@ class FirstLoadTest {
             page.navigate(work);
             page.getByTestId("film-time").waitFor();
             ready(page);
-            page.waitForLoadState(LoadState.NETWORKIDLE);
+            Chrome.button(page, "Ask for help").waitFor();
+            Chrome.quiet(page);
             fresh.setOffline(true);
             for (String part : List.of("Aim", "Prediction", "Measure", "Analyse", "Explain")) {
                 Chrome.button(page, part).click();

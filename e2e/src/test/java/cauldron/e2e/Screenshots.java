@@ -20,7 +20,7 @@ class Screenshots {
     private static final Path FOLDER = Path.of("..", "docs", "screenshots");
 
     private static void shoot(Page page, String name) {
-        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        Chrome.quiet(page);
         page.evaluate("document.fonts.ready");
         page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
     }

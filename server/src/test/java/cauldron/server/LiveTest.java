@@ -65,7 +65,7 @@ class LiveTest {
                 room.keep("readings", "cell/r1/L", Map.of("text", "41.0"));
                 here.until(line(l -> l.get("reading").asString().equals("L 41.0 cm")));
                 there.until(line(l -> l.get("reading").asString().equals("L 41.0 cm")));
-                room.student().post(work + "/calls", Map.of("part", "analyse", "block", "g", "reading", "",
+                room.student().post(work + "/calls", Map.of("part", "analyse", "block", "g", "reading", false,
                         "words", "What is a known length?"));
                 for (Events teacher : List.of(here, there)) {
                     JsonNode call = teacher.until(line(l -> !isNull(l.get("call")))).get("students").get(0).get("call");
@@ -127,9 +127,11 @@ class LiveTest {
 
     @Test
     void aCallStandsUntilItIsTakenBackOrAnswered() {
-        Map<String, String> call = Map.of("part", "analyse", "block", "g", "reading", "", "words", "");
+        room.seal();
+        room.keep("readings", "cell/r1/L", Map.of("text", "41.0"));
+        Map<String, Object> call = Map.of("part", "analyse", "block", "g", "reading", false, "words", "");
         assertThat(room.student().post(work + "/calls", call).statusCode()).isEqualTo(204);
-        assertThat(room.student().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", "L 41.0 cm",
+        assertThat(room.student().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", true,
                 "words", "Odd?")).statusCode()).isEqualTo(204);
         assertThat(seen().get("call").get("about").asString()).as("the newer").endsWith("the reading L 41.0 cm");
         assertThat(room.student().delete(work + "/calls").statusCode()).isEqualTo(204);
@@ -138,11 +140,11 @@ class LiveTest {
         room.teacher().post(assignment + "/notes", Map.of("works", List.of(room.work()), "words", ""));
         assertThat(isNull(seen().get("call"))).as("answered by word of mouth").isTrue();
         assertThat(room.student().json(work + "/now").get("notes").isEmpty()).isTrue();
-        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "nowhere", "block", "", "reading", "",
+        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "nowhere", "block", "", "reading", false,
                 "words", ""))).get("field").asString()).isEqualTo("part");
-        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "measure", "block", "g", "reading", "",
+        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "measure", "block", "g", "reading", false,
                 "words", ""))).get("field").asString()).isEqualTo("block");
-        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", "",
+        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false,
                 "words", "x".repeat(301)))).get("detail").asString()).contains("At most 300 characters");
     }
 
@@ -195,7 +197,7 @@ class LiveTest {
             int at = stranger == tobiah ? 404 : 403;
             assertThat(stranger.get(work + "/now").statusCode()).isEqualTo(404);
             assertThat(stranger.get(work + "/live").statusCode()).isEqualTo(404);
-            assertThat(stranger.post(work + "/calls", Map.of("part", "measure", "block", "", "reading", "", "words", ""))
+            assertThat(stranger.post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false, "words", ""))
                     .statusCode()).isEqualTo(404);
             assertThat(stranger.delete(work + "/calls").statusCode()).isEqualTo(404);
             assertThat(stranger.post(work + "/notes/" + note + "/read", Map.of()).statusCode()).isEqualTo(404);
@@ -211,7 +213,7 @@ class LiveTest {
                 .as("somebody else's note by one's own work").isEqualTo(404);
         assertThat(room.teacher().post(assignment + "/notes", Map.of("works", List.of(other.work()), "words", "x"))
                 .statusCode()).as("a work on another assignment").isEqualTo(404);
-        assertThat(room.teacher().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", "", "words", ""))
+        assertThat(room.teacher().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false, "words", ""))
                 .statusCode()).as("a teacher asks nobody").isEqualTo(404);
         assertThat(new Visitor().get(work + "/live").statusCode()).isEqualTo(401);
     }

@@ -33,11 +33,11 @@ class AtWorkController {
      * Help that is asked for.
      *
      * @param block   the question it is about; empty where it is about none
-     * @param reading the reading it is about, in words; empty where it is about none
+     * @param reading whether it is about what was read off last
      */
     record NewCall(@NotBlank(message = "Say in which part you are") @Size(max = 60) String part,
                    @NotNull @Size(max = 60) String block,
-                   @NotNull @Size(max = 100, message = "A reading has at most 100 characters") String reading,
+                   @NotNull Boolean reading,
                    @NotNull @Size(max = 300, message = "At most 300 characters") String words) {
     }
 

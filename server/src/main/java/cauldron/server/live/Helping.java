@@ -4,6 +4,7 @@ import cauldron.core.block.Block;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.accounts.Accounts;
 import cauldron.server.assignments.Assignments;
+import cauldron.server.classwork.Standings;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
 import java.time.Clock;
@@ -50,15 +51,17 @@ class Helping {
     private final HelpCallRepository calls;
     private final NoteRepository notes;
     private final Assignments assignments;
+    private final Standings standings;
     private final Accounts accounts;
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    Helping(HelpCallRepository calls, NoteRepository notes, Assignments assignments, Accounts accounts, JdbcClient jdbc,
-            Clock clock) {
+    Helping(HelpCallRepository calls, NoteRepository notes, Assignments assignments, Standings standings,
+            Accounts accounts, JdbcClient jdbc, Clock clock) {
         this.calls = calls;
         this.notes = notes;
         this.assignments = assignments;
+        this.standings = standings;
         this.accounts = accounts;
         this.jdbc = jdbc;
         this.clock = clock;
@@ -73,10 +76,16 @@ class Helping {
         return opened;
     }
 
-    /** Asks for help; who asks again asks about the newer thing. */
+    /**
+     * Asks for help; who asks again asks about the newer thing.
+     *
+     * @param block   the question it is about; empty where it is about none
+     * @param reading whether it is about what was read off last
+     */
     @Transactional
-    public void ask(UUID workId, Person student, String part, String block, String reading, String words) {
+    public void ask(UUID workId, Person student, String part, String block, boolean reading, String words) {
         Sheet sheet = own(workId, student).sheet();
+        String read = reading ? standings.of(Map.of(workId, sheet), new Standings.Memory()).get(workId).reading() : "";
         Sheet.Part asked = sheet.parts().stream().filter(p -> p.id().equals(part)).findFirst()
                 .orElseThrow(() -> Problems.invalid("part", "Part: this lab has no such part."));
         if (!block.isEmpty() && asked.blocks().stream().noneMatch(b -> b.id().equals(block))) {
@@ -84,7 +93,7 @@ class Helping {
         }
         end(Set.of(workId), student.id());
         try {
-            calls.saveAndFlush(new HelpCall(workId, part, block, reading.strip(), words.strip(), clock.instant()));
+            calls.saveAndFlush(new HelpCall(workId, part, block, read, words.strip(), clock.instant()));
         } catch (DataIntegrityViolationException e) {
             throw Problems.conflict("asked", "You asked for help in another tab a moment ago.");
         }
