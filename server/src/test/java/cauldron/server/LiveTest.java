@@ -219,6 +219,34 @@ class LiveTest {
     }
 
     @Test
+    void whoGoesToAnotherPartStaysHere() {
+        try (Events teacher = room.teacher().listen(assignment + "/live")) {
+            Events aim = room.student().listen(work + "/live?part=aim");
+            teacher.until(line(l -> l.get("here").asBoolean() && l.get("part").asString().equals("Aim")));
+            try (Events predict = room.student().listen(work + "/live?part=predict")) {
+                aim.close();
+                teacher.until(line(l -> l.get("part").asString().equals("Prediction")));
+                // A beat later the page that was closed has been noticed, and two more rounds were told.
+                for (int i = 0; i < 2; i++) {
+                    String before = seenAt();
+                    long end = System.nanoTime() + 30_000_000_000L;
+                    while (seenAt().equals(before)) {
+                        assertThat(System.nanoTime()).as("told anew").isLessThan(end);
+                    }
+                }
+                assertThat(seen().get("here").asBoolean()).isTrue();
+                assertThat(seen().get("part").asString()).isEqualTo("Prediction");
+                assertThat(teacher.left()).as("never away in between").doesNotContain("\"here\":false");
+            }
+        }
+    }
+
+    private String seenAt() {
+        return DATABASE.queryForObject("select seen_at::text from presence where work_id = ?", String.class,
+                UUID.fromString(room.work()));
+    }
+
+    @Test
     void whoIsTakenOutHearsNoMore() {
         Visitor student = room.student();
         try (Events teacher = room.teacher().listen(assignment + "/live")) {

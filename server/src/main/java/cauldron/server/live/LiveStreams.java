@@ -6,7 +6,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -17,6 +19,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -51,9 +54,11 @@ class LiveStreams implements SmartLifecycle {
         private final LiveWorks.Heard heard;
         private final String part;
         private final Feed<WorkNow> feed;
+        private final long number;
         private volatile boolean fresh = true;
 
-        WorkListener(UUID person, LiveWorks.Heard heard, String part, Feed<WorkNow> feed) {
+        WorkListener(long number, UUID person, LiveWorks.Heard heard, String part, Feed<WorkNow> feed) {
+            this.number = number;
             this.person = person;
             this.heard = heard;
             this.part = part;
@@ -63,6 +68,7 @@ class LiveStreams implements SmartLifecycle {
 
     private final Set<ClassListener> classListeners = ConcurrentHashMap.newKeySet();
     private final Set<WorkListener> workListeners = ConcurrentHashMap.newKeySet();
+    private final AtomicLong numbers = new AtomicLong();
     private final Standings.Memory memory = new Standings.Memory();
     private final LiveClasses classes;
     private final LiveWorks works;
@@ -115,7 +121,7 @@ class LiveStreams implements SmartLifecycle {
     SseEmitter hear(UUID person, LiveWorks.Heard heard, String part) {
         String[] told = {null};
         SseEmitter emitter = emitter(person);
-        WorkListener listener = new WorkListener(person, heard, part, new Feed<>(emitter, now -> {
+        WorkListener listener = new WorkListener(numbers.incrementAndGet(), person, heard, part, new Feed<>(emitter, now -> {
             String text = json.writeValueAsString(now);
             if (text.equals(told[0])) {
                 return null;
@@ -130,7 +136,9 @@ class LiveStreams implements SmartLifecycle {
             }
         }, () -> {
             boolean there = workListeners.remove(listener);
-            if (there && !heard.followed() && isRunning()) {
+            // Who goes to another part, or has another tab, listens on.
+            boolean on = workListeners.stream().anyMatch(l -> l.heard.equals(heard));
+            if (there && !on && !heard.followed() && isRunning()) {
                 hands.execute(() -> presences.left(heard.work()));
             }
         });
@@ -166,7 +174,9 @@ class LiveStreams implements SmartLifecycle {
             tellWorks();
             if (ticks % Presences.TOLD_EVERY.toSeconds() == 0) {
                 Map<UUID, String> here = new LinkedHashMap<>();
-                workListeners.stream().filter(l -> !l.heard.followed()).forEach(l -> here.put(l.heard.work(), l.part));
+                // Where one of several pages of a work is looked at last, there its student is.
+                workListeners.stream().filter(l -> !l.heard.followed())
+                        .sorted(Comparator.comparingLong(l -> l.number)).forEach(l -> here.put(l.heard.work(), l.part));
                 presences.tell(here);
             }
             if (ticks % BEAT == 0) {
@@ -187,7 +197,7 @@ class LiveStreams implements SmartLifecycle {
         if (classListeners.isEmpty()) {
             return;
         }
-        Set<LiveClasses.Watched> watched = new java.util.LinkedHashSet<>();
+        Set<LiveClasses.Watched> watched = new LinkedHashSet<>();
         classListeners.forEach(l -> watched.add(l.watched()));
         List<LiveClasses.Watched> gone = new ArrayList<>();
         Map<LiveClasses.Watched, Seen.Moment> moments = classes.look(watched, memory, gone);
