@@ -186,7 +186,7 @@ class JournalTest {
                 .get("verdict").asString()).isEqualTo("power-of-ten");
         assertThat(Visitor.read(student.post(work + "/checks", Map.of("block", "g", "number", "981", "unit", "cm/s²")))
                 .get("verdict").asString()).isEqualTo("right");
-        assertThat(student.json(work).get("points").asDouble()).isEqualTo(4);
+        assertThat(student.json(work).at("/score/points").asDouble()).isEqualTo(4);
     }
 
     @Test

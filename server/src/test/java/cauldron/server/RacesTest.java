@@ -74,6 +74,34 @@ class RacesTest {
     }
 
     @Test
+    void markingReturningAndWritingAtTheSameMomentLeaveOneTruth() {
+        JdbcTemplate sql = ServerExtension.bean(JdbcTemplate.class);
+        Room room = Room.of("ines", "The lamp keeper's clock");
+        room.seal();
+        UUID work = UUID.fromString(room.work());
+        String at = "/api/works/" + room.work();
+        int given = 0;
+        for (int i = 0; i < RACES; i++) {
+            double points = i % 5;
+            race(() -> race(() -> room.teacher().post(at + "/marks", Map.of("block", "why", "points", points, "comment", "x")),
+                            () -> room.teacher().post(at + "/reopening", Map.of("words", "again"))),
+                    () -> race(() -> send(room, entry(UUID.randomUUID(), "why", "answer", Map.of("text", "go"))),
+                            () -> room.student().post(at + "/submission", Map.of())));
+            // A work is handed in as long as its last hand-in hasn't ended, and no longer.
+            Integer open = sql.queryForObject("select count(*) from submission where work_id = ? and ended_at is null",
+                    Integer.class, work);
+            Boolean in = sql.queryForObject("select submitted_at is not null from work where id = ?", Boolean.class, work);
+            assertThat(open).as("race " + i).isEqualTo(in ? 1 : 0);
+            Integer beyond = sql.queryForObject("select count(*) from entry e join submission s on s.work_id = e.work_id"
+                    + " where e.work_id = ? and s.ended_at is null and e.seq > s.seq", Integer.class, work);
+            assertThat(beyond).as("nothing stands beyond what is handed in, race " + i).isZero();
+            given += in ? 1 : 0;
+        }
+        assertThat(sql.queryForObject("select count(*) from mark where work_id = ?", Integer.class, work)).isEqualTo(RACES);
+        assertThat(given).as("both orders were met").isStrictlyBetween(0, RACES);
+    }
+
+    @Test
     void anEmptyPredictionCantBeSealed() {
         Room room = Room.of("ines", "The lamp keeper's clock");
         JsonNode refused = outcome(send(room, entry(UUID.randomUUID(), "expect", "seal", Map.of("sealed", true))), 0);
@@ -203,12 +231,12 @@ class RacesTest {
         JsonNode late = Visitor.read(room.student().post(path, right));
         assertThat(late.get("verdict").asString()).isEqualTo("right");
         assertThat(late.get("feedback").asString()).contains("brings no points until your teacher opens the question");
-        assertThat(room.student().json("/api/works/" + room.work()).get("points").asDouble()).isZero();
+        assertThat(room.student().json("/api/works/" + room.work()).at("/score/points").asDouble()).isZero();
         assertThat(room.student().post("/api/works/" + room.work() + "/openings", Map.of("block", "g")).statusCode()).isEqualTo(404);
         assertThat(room.teacher().post("/api/works/" + room.work() + "/openings", Map.of("block", "g")).statusCode()).isEqualTo(204);
         assertThat(Visitor.read(room.student().post(path, right)).get("left").asInt()).isEqualTo(5);
         JsonNode seen = room.teacher().json("/api/works/" + room.work());
-        assertThat(seen.get("points").asDouble()).isEqualTo(4);
+        assertThat(seen.at("/score/points").asDouble()).isEqualTo(4);
         assertThat(seen.at("/tried/g/all").size()).isEqualTo(8);
         assertThat(seen.at("/tried/g/all/0/at").asString()).isNotBlank();
     }

@@ -55,7 +55,7 @@ class TeachingTest {
         JsonNode seen = room.student().json(work);
         assertThat(seen.at("/marks/why/points").asDouble()).isEqualTo(3.5);
         assertThat(seen.at("/marks/why/comment").asString()).isEqualTo("Good now.");
-        assertThat(seen.get("points").asDouble()).isEqualTo(3.5);
+        assertThat(seen.at("/score/points").asDouble()).isEqualTo(3.5);
         assertThat(line(room).get("toMark").asBoolean()).isFalse();
         assertThat(DATABASE.queryForObject("select count(*) from mark where work_id = ?::uuid", Integer.class,
                 room.work())).isEqualTo(2);
@@ -71,9 +71,9 @@ class TeachingTest {
         seal(room);
         room.fill("readings");
         room.student().post(work + "/checks", Map.of("block", "g", "number", "9.7", "unit", "m/s²"));
-        assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(4);
+        assertThat(room.student().json(work).at("/score/points").asDouble()).isEqualTo(4);
         room.teacher().post(work + "/marks", Map.of("block", "g", "points", 1, "comment", "From the book, it seems."));
-        assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(1);
+        assertThat(room.student().json(work).at("/score/points").asDouble()).isEqualTo(1);
     }
 
     private static void seal(Room room) {
@@ -164,7 +164,7 @@ class TeachingTest {
         room.fill("readings");
         room.student().post(work + "/checks", Map.of("block", "g", "number", "9.7", "unit", "m/s²"));
         room.student().post(work + "/checks", Map.of("block", "g", "number", "5", "unit", "m/s²"));
-        assertThat(room.student().json(work).get("points").asDouble()).isEqualTo(4);
+        assertThat(room.student().json(work).at("/score/points").asDouble()).isEqualTo(4);
     }
 
     @Test
@@ -250,10 +250,10 @@ class TeachingTest {
         String checks = "/api/works/" + room.work() + "/checks";
         JsonNode four = Visitor.read(room.student().post(checks, Map.of("block", "fast", "number", "2, 1, 1, 2, 2", "unit", "")));
         assertThat(four.get("feedback").asString()).startsWith("4 of 5");
-        assertThat(room.student().json("/api/works/" + room.work()).get("points").asDouble()).isEqualTo(4);
+        assertThat(room.student().json("/api/works/" + room.work()).at("/score/points").asDouble()).isEqualTo(4);
         Visitor.read(room.student().post(checks, Map.of("block", "fast", "number", "2, 1, 1, 2, 1", "unit", "")));
         JsonNode all = room.student().json("/api/works/" + room.work());
-        assertThat(all.get("points").asDouble()).isEqualTo(5);
+        assertThat(all.at("/score/points").asDouble()).isEqualTo(5);
         assertThat(all.at("/tried/fast/left").asInt()).isEqualTo(1);
     }
 

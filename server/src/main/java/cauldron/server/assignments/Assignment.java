@@ -24,6 +24,8 @@ class Assignment {
     private Terms.LateRule lateRule;
     private boolean again;
     private Integer tries;
+    private boolean together;
+    private Instant pointsShownAt;
     private UUID onlyStudent;
     private UUID triedBy;
     private Instant createdAt;
@@ -59,6 +61,7 @@ class Assignment {
         lateRule = terms.lateRule();
         again = terms.again();
         tries = terms.tries();
+        together = terms.together();
     }
 
     /** Whoever begins from now on begins another version. */
@@ -66,15 +69,20 @@ class Assignment {
         labVersionId = otherVersion;
     }
 
+    /** Points appear to students from now on; null: no more. */
+    void pointsShown(Instant now) {
+        pointsShownAt = now;
+    }
+
     void remove(Instant now) {
         removedAt = now;
     }
 
     private Terms terms() {
-        return new Terms(openAt, dueAt, lateRule, again, tries);
+        return new Terms(openAt, dueAt, lateRule, again, tries, together);
     }
 
     Assignments.AssignmentInfo info() {
-        return new Assignments.AssignmentInfo(id, classId, labVersionId, terms(), onlyStudent, triedBy);
+        return new Assignments.AssignmentInfo(id, classId, labVersionId, terms(), onlyStudent, triedBy, pointsShownAt);
     }
 }

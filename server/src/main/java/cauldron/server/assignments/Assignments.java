@@ -34,12 +34,18 @@ public class Assignments {
      * @param terms        as they are for the class, or for one student where it is asked for one
      * @param onlyStudent  the one student it is for, or null where it is for the class
      * @param triedBy      the teacher who tries it, or null where it is given
+     * @param shownAt      when the teacher had points and marks appear to students, where they appear all together
      */
     public record AssignmentInfo(UUID id, UUID classId, UUID labVersionId, Terms terms, UUID onlyStudent,
-            UUID triedBy) {
+            UUID triedBy, Instant shownAt) {
 
         public Instant dueAt() {
             return terms.dueAt();
+        }
+
+        /** Whether students see points and marks. */
+        public boolean showsPoints() {
+            return !terms.together() || shownAt != null;
         }
 
         /** Whether a student of the class has this lab. */
@@ -59,7 +65,8 @@ public class Assignments {
 
         /** The same for one who has until then; null for one who has no more time than the others. */
         public AssignmentInfo extended(Instant until) {
-            return new AssignmentInfo(id, classId, labVersionId, terms.extended(until), onlyStudent, triedBy);
+            return new AssignmentInfo(id, classId, labVersionId, terms.extended(until), onlyStudent, triedBy,
+                    shownAt);
         }
     }
 
@@ -112,6 +119,14 @@ public class Assignments {
     public AssignmentInfo change(UUID teacher, UUID assignmentId, Terms terms) {
         Assignment a = owned(assignmentId, teacher);
         a.on(terms);
+        return a.info();
+    }
+
+    /** Has points and marks appear to students, or no more. */
+    @Transactional
+    public AssignmentInfo showPoints(UUID teacher, UUID assignmentId, boolean shown) {
+        Assignment a = owned(assignmentId, teacher);
+        a.pointsShown(shown ? clock.instant() : null);
         return a.info();
     }
 
@@ -347,6 +362,7 @@ public class Assignments {
     /** Gives a handed-in or closed work back to its student. */
     @Transactional
     public WorkInfo reopen(UUID workId, Person teacher) {
+        works.hold(workId);
         // A try is its teacher's own and is given back, too.
         if (open(workId, teacher).own() && teacher.role() != Person.Role.TEACHER) {
             throw Problems.notFound("work");

@@ -10,8 +10,9 @@ import java.time.Instant;
  * @param lateRule what happens after that
  * @param again    whether a student may take back what is handed in, as long as it isn't due
  * @param tries    how many tries at a question bring points; null as the lab says
+ * @param together whether points and marks appear to students all together, when the teacher says so; else at once
  */
-public record Terms(Instant openAt, Instant dueAt, LateRule lateRule, boolean again, Integer tries) {
+public record Terms(Instant openAt, Instant dueAt, LateRule lateRule, boolean again, Integer tries, boolean together) {
 
     /** What happens after the due time: nothing, work counts as late, or work is closed. */
     public enum LateRule { OPEN, MARKED, CLOSED }
@@ -21,7 +22,7 @@ public record Terms(Instant openAt, Instant dueAt, LateRule lateRule, boolean ag
 
     /** At once, until a time, late work counted as such, tries as the lab says. */
     public static Terms due(Instant at) {
-        return new Terms(null, at, LateRule.MARKED, false, null);
+        return new Terms(null, at, LateRule.MARKED, false, null, false);
     }
 
     /**
@@ -29,7 +30,7 @@ public record Terms(Instant openAt, Instant dueAt, LateRule lateRule, boolean ag
      */
     public Terms extended(Instant until) {
         return until == null || dueAt == null || until.isBefore(dueAt) ? this
-                : new Terms(openAt, until, lateRule, again, tries);
+                : new Terms(openAt, until, lateRule, again, tries, together);
     }
 
     /** Whether it can't be begun yet. */

@@ -22,7 +22,7 @@ class WorkLock {
             select w.assignment_id, w.student_id, w.lab_version_id, w.seed, w.started_at, w.submitted_at,
               w.first_submitted_at, w.reopened_at, w.sealed, a.class_id, a.lab_version_id as now_given, a.open_at,
               case when a.due_at is null then null else greatest(a.due_at, e.due_at) end as due_at,
-              a.late_rule, a.again, a.tries, a.tried_by,
+              a.late_rule, a.again, a.tries, a.together, a.points_shown_at, a.tried_by,
               c.archived_at is not null as archived
             from work w join assignment a on a.id = w.assignment_id
               left join extension e on e.assignment_id = a.id and e.student_id = w.student_id
@@ -62,13 +62,14 @@ class WorkLock {
                         r.getObject("lab_version_id", UUID.class), r.getInt("seed"), instant(r, "started_at"),
                         instant(r, "submitted_at"), instant(r, "first_submitted_at"), instant(r, "reopened_at")),
                 new Assignments.AssignmentInfo(assignment, r.getObject("class_id", UUID.class),
-                        r.getObject("now_given", UUID.class), terms(r), null, r.getObject("tried_by", UUID.class)),
+                        r.getObject("now_given", UUID.class), terms(r), null, r.getObject("tried_by", UUID.class),
+                        instant(r, "points_shown_at")),
                 r.getString("sealed"), r.getBoolean("archived"));
     }
 
     private static Terms terms(ResultSet r) throws SQLException {
         return new Terms(instant(r, "open_at"), instant(r, "due_at"), Terms.LateRule.valueOf(r.getString("late_rule")),
-                r.getBoolean("again"), r.getObject("tries", Integer.class));
+                r.getBoolean("again"), r.getObject("tries", Integer.class), r.getBoolean("together"));
     }
 
     private static Instant instant(ResultSet r, String column) throws SQLException {

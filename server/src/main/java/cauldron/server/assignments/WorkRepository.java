@@ -13,6 +13,10 @@ interface WorkRepository extends JpaRepository<Work, UUID> {
 
     Optional<Work> findByAssignmentIdAndStudentId(UUID assignmentId, UUID studentId);
 
+    /** Holds a work until the transaction ends, before anything else of it is read. */
+    @Query(nativeQuery = true, value = "select id from work where id = :id for no key update")
+    Optional<UUID> hold(UUID id);
+
     List<Work> findByAssignmentIdIn(Collection<UUID> assignmentIds);
 
     List<Work> findByStudentId(UUID studentId);

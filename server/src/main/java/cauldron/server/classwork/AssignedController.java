@@ -26,11 +26,12 @@ class AssignedController {
     /**
      * A lab of a student.
      *
+     * @param points null where they aren't shown yet
      * @param state waiting (not open yet), not-started, working, returned (given back by the teacher) or submitted
      */
     record AssignedLab(@NotNull UUID id, @NotNull String title, @NotNull String summary, @NotNull Integer minutes,
                        @NotNull String category, @NotNull String className, Instant openAt, Instant dueAt,
-                       @NotNull String state, String part, @NotNull Double points, @NotNull Double of, @NotNull Boolean marked,
+                       @NotNull String state, String part, Double points, @NotNull Double of, @NotNull Boolean marked,
                        @NotNull Boolean late, @NotNull Boolean closed) {
     }
 
@@ -80,8 +81,9 @@ class AssignedController {
         // Who has nothing in yet is late as soon as it was due.
         boolean late = work == null ? a.terms().late(now) : a.late(work, now);
         return new AssignedLab(a.id(), sheet.title(), sheet.summary(), sheet.minutes(), sheet.category(), of.name(),
-                a.terms().openAt(), a.dueAt(), state, at == null ? null : at.title(), s == null ? 0 : s.points(),
-                sheet.points(), s != null && !s.unmarked(), late,
+                a.terms().openAt(), a.dueAt(), state, at == null ? null : at.title(),
+                !a.showsPoints() ? null : s == null ? 0 : s.points(), sheet.points(),
+                s != null && !s.unmarked() && a.showsPoints(), late,
                 !in && a.closed(work == null ? null : work.reopenedAt(), now));
     }
 

@@ -46,7 +46,7 @@ public class GivingController {
     record Give(@NotNull UUID labId,
                 @NotEmpty(message = "Choose a class") @Size(max = 50, message = "At most 50 classes at once")
                 List<@NotNull @Valid GiveTo> classes,
-                Terms.LateRule lateRule, Boolean again,
+                Terms.LateRule lateRule, Boolean again, Boolean together,
                 @Min(value = 1, message = TRIES) @Max(value = Terms.MOST_TRIES, message = TRIES) Integer tries) {
     }
 
@@ -55,12 +55,16 @@ public class GivingController {
 
     record OtherTerms(Instant openAt, Instant dueAt,
                       @NotNull(message = "Choose what happens after the due time") Terms.LateRule lateRule,
-                      @NotNull Boolean again,
+                      @NotNull Boolean again, Boolean together,
                       @Min(value = 1, message = TRIES) @Max(value = Terms.MOST_TRIES, message = TRIES) Integer tries) {
     }
 
     /** Without a time the student has no more time than the others. */
     record MoreTime(@NotNull UUID studentId, Instant dueAt) {
+    }
+
+    /** Whether students see points and marks from now on. */
+    record PointsShown(@NotNull Boolean shown) {
     }
 
     /** A lab to try: as it is written now, or its newest version. */
@@ -108,7 +112,7 @@ public class GivingController {
             }
             Terms terms = terms(to.openAt(), to.dueAt(), form.lateRule() == null ? Terms.LateRule.MARKED
                     : form.lateRule(),
-                    form.again() != null && form.again(), form.tries());
+                    form.again() != null && form.again(), form.tries(), Boolean.TRUE.equals(form.together()));
             given.add(new GivenTo(assignments.give(me.id(), to.classId(), form.labId(), terms).id(), to.classId()));
         }
         return given;
@@ -119,7 +123,8 @@ public class GivingController {
     @Transactional
     public void change(@PathVariable UUID id, @AuthenticationPrincipal Person me, @Valid @RequestBody OtherTerms form) {
         Assignments.AssignmentInfo a = assignments.change(me.id(), id,
-                terms(form.openAt(), form.dueAt(), form.lateRule(), form.again(), form.tries()));
+                terms(form.openAt(), form.dueAt(), form.lateRule(), form.again(), form.tries(),
+                        Boolean.TRUE.equals(form.together())));
         acts.keep(me, "changed the terms of", title(a));
     }
 
@@ -132,6 +137,15 @@ public class GivingController {
         String student = accounts.people(Set.of(form.studentId())).get(form.studentId()).displayName();
         acts.keep(me, form.dueAt() == null ? "took back more time of " + student + " for"
                 : "gave more time to " + student + " for", title(a));
+    }
+
+    /** Has points and marks appear to all students of the class. */
+    @PostMapping("/assignments/{id}/points")
+    @Transactional
+    public void showPoints(@PathVariable UUID id, @AuthenticationPrincipal Person me,
+            @Valid @RequestBody PointsShown form) {
+        acts.keep(me, form.shown() ? "showed the points of" : "hid the points of",
+                title(assignments.showPoints(me.id(), id, form.shown())));
     }
 
     /** Whoever has not begun yet begins the newest version. */
@@ -164,13 +178,14 @@ public class GivingController {
         return assignments.sheet(a).title() + ", " + classes.byId(Set.of(a.classId())).get(a.classId()).name();
     }
 
-    private Terms terms(Instant openAt, Instant dueAt, Terms.LateRule rule, boolean again, Integer tries) {
+    private Terms terms(Instant openAt, Instant dueAt, Terms.LateRule rule, boolean again, Integer tries,
+            boolean together) {
         bounded("dueAt", dueAt);
         bounded("openAt", openAt);
         if (openAt != null && dueAt != null && !openAt.isBefore(dueAt)) {
             throw Problems.invalid("openAt", "Opens: before it is due.");
         }
-        return new Terms(openAt, dueAt, rule, again, tries);
+        return new Terms(openAt, dueAt, rule, again, tries, together);
     }
 
     private Instant bounded(String field, Instant at) {

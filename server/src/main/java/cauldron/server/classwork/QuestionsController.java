@@ -229,7 +229,7 @@ class QuestionsController {
             if (!on.contains(work)) {
                 throw Problems.notFound("work");
             }
-            marking.mark(work, me, block, form.points(), form.comment());
+            marking.mark(work, me, block, form.points(), form.comment(), "");
         }
     }
 

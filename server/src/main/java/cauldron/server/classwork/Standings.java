@@ -2,6 +2,7 @@ package cauldron.server.classwork;
 
 import cauldron.core.marking.GettingOn;
 import cauldron.core.marking.HowItWent;
+import cauldron.core.sheet.Score;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.marking.Marking;
 import java.sql.ResultSet;
@@ -156,7 +157,8 @@ public class Standings {
         List<GettingOn.Asked> asked = new ArrayList<>();
         s.tried().forEach((block, t) -> asked.add(new GettingOn.Asked(sheet.block(block).prompt(), t.all().stream()
                 .map(one -> new HowItWent.Found(one.verdict(), one.feedback())).toList())));
-        return new Standing(at == null ? null : sheet.parts().indexOf(at), s.points(), s.unmarked(),
+        Score score = s.score();
+        return new Standing(at == null ? null : sheet.parts().indexOf(at), score.points(), score.waiting(),
                 s.tried().values().stream().mapToInt(t -> t.all().size()).sum(), s.lastEntry(),
                 s.progress().lastReading(), GettingOn.ofTries(asked), later(s.lastEntry(), deed));
     }

@@ -51,7 +51,8 @@ public class TeachingController {
 
     record ClassList(@NotNull UUID id, @NotNull String title, @NotNull UUID classId, @NotNull String className,
                      @NotNull String code, Instant openAt, Instant dueAt, @NotNull Terms.LateRule lateRule,
-                     @NotNull Boolean again, Integer tries, @NotNull Boolean newer,
+                     @NotNull Boolean again, Integer tries, @NotNull Boolean together,
+                     @NotNull Boolean pointsShown, @NotNull Boolean newer,
                      @NotNull List<StudentLine> students) {
     }
 
@@ -119,7 +120,8 @@ public class TeachingController {
                             work == null ? null : stands.get(work.id()), more.get(p.id()));
                 }).sorted(Comparator.comparing(StudentLine::name)).toList();
         return new ClassList(id, now.title(), c.id(), c.name(), c.code(), a.terms().openAt(), a.dueAt(),
-                a.terms().lateRule(), a.terms().again(), a.terms().tries(), assignments.hasNewer(a, me.id()), lines);
+                a.terms().lateRule(), a.terms().again(), a.terms().tries(), a.terms().together(),
+                a.showsPoints(), assignments.hasNewer(a, me.id()), lines);
     }
 
     private StudentLine line(Person p, Assignments.AssignmentInfo a, Assignments.WorkInfo work, Sheet sheet,

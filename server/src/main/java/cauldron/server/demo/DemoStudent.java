@@ -103,7 +103,7 @@ class DemoStudent {
         }
         if (stage >= MARKED) {
             int points = 2 + chance.below(3);
-            marking.mark(work.id(), teacher, "why", points, script.comments().get(points - 2));
+            marking.mark(work.id(), teacher, "why", points, script.comments().get(points - 2), "");
         }
     }
 }

@@ -17,17 +17,19 @@ class Mark {
     private String block;
     private double points;
     private String comment;
+    private String reason;
     private UUID markedBy;
     private Instant markedAt;
 
     protected Mark() {
     }
 
-    Mark(UUID workId, String block, double points, String comment, UUID markedBy, Instant markedAt) {
+    Mark(UUID workId, String block, double points, String comment, String reason, UUID markedBy, Instant markedAt) {
         this.workId = workId;
         this.block = block;
         this.points = points;
         this.comment = comment;
+        this.reason = reason;
         this.markedBy = markedBy;
         this.markedAt = markedAt;
     }
@@ -46,5 +48,17 @@ class Mark {
 
     String comment() {
         return comment;
+    }
+
+    String reason() {
+        return reason;
+    }
+
+    UUID markedBy() {
+        return markedBy;
+    }
+
+    Instant markedAt() {
+        return markedAt;
     }
 }

@@ -7,7 +7,9 @@ import cauldron.core.block.comparison.ComparisonBlock;
 import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerCheck;
+import cauldron.core.quantity.Numbers;
 import cauldron.core.sheet.Progress;
+import cauldron.core.sheet.Score;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.notebooks.Notebooks;
@@ -15,6 +17,7 @@ import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
 import cauldron.server.trials.Trials;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -57,29 +60,17 @@ public class Marking {
             return book.lastEntry();
         }
 
-        /** Points so far: a mark where there is one, else what the best try brought. */
-        public double points() {
-            double sum = 0;
-            for (Sheet.Part part : progress.sheet().parts()) {
-                for (Block block : part.blocks()) {
-                    Marked mark = marked.get(block.id());
-                    Tried tried = this.tried.get(block.id());
-                    sum += mark != null ? mark.points() : tried != null ? tried.points() : 0;
-                }
-            }
-            return sum;
+        /** What it brings so far: of each question a mark where there is one, else what the best try brought. */
+        public Score score() {
+            Map<String, Double> got = new LinkedHashMap<>();
+            tried.forEach((block, t) -> got.put(block, t.points()));
+            marked.forEach((block, m) -> got.put(block, m.points()));
+            return Score.of(progress, got, marked::containsKey);
         }
 
-        /** Whether a block waits for a teacher. */
-        public boolean unmarked() {
-            for (Sheet.Part part : progress.sheet().parts()) {
-                for (Block block : part.blocks()) {
-                    if (block.isMarkedByHand() && !marked.containsKey(block.id())) {
-                        return true;
-                    }
-                }
-            }
-            return false;
+        /** The same as a student sees it whose marks aren't shown yet. */
+        public Standing withoutMarks() {
+            return new Standing(progress, trials, tried, Map.of(), book);
         }
     }
 
@@ -93,21 +84,25 @@ public class Marking {
 
     private static final Notebooks.Notebook EMPTY = new Notebooks.Notebook(Map.of(), List.of(), null, 0);
     private static final int LONGEST = 40;
+    /** Whoever changes a mark sooner is still marking. */
+    private static final Duration SETTLED = Duration.ofMinutes(10);
     private static final int MOST_WORDS = 2000;
 
     private final AttemptRepository attempts;
     private final OpeningRepository openings;
     private final MarkRepository marks;
+    private final SubmissionRepository submissions;
     private final Assignments assignments;
     private final Notebooks notebooks;
     private final Trials trials;
     private final Clock clock;
 
-    Marking(AttemptRepository attempts, OpeningRepository openings, MarkRepository marks, Assignments assignments, Notebooks notebooks,
-            Trials trials, Clock clock) {
+    Marking(AttemptRepository attempts, OpeningRepository openings, MarkRepository marks, SubmissionRepository submissions,
+            Assignments assignments, Notebooks notebooks, Trials trials, Clock clock) {
         this.attempts = attempts;
         this.openings = openings;
         this.marks = marks;
+        this.submissions = submissions;
         this.assignments = assignments;
         this.notebooks = notebooks;
         this.trials = trials;
@@ -178,7 +173,9 @@ public class Marking {
     public void submit(UUID workId, Person student) {
         assignments.hold(workId, student);
         // The time is read while the work is held: all that was kept came before it.
-        assignments.submit(workId, clock.instant());
+        Instant now = clock.instant();
+        assignments.submit(workId, now);
+        submissions.save(new Submission(workId, now, notebooks.lastSeq(workId)));
     }
 
     /** Lets a student go on with what is handed in, as long as nobody has marked it. */
@@ -189,27 +186,62 @@ public class Marking {
                     "Your teacher has begun to mark this, so it can't be taken back any more.");
         }
         assignments.takeBack(workId, student);
+        end(workId, student, "");
     }
 
-    /** Gives a work back to its student. */
+    /**
+     * Gives a work back to its student.
+     *
+     * @param words what to do again; may be empty
+     */
     @Transactional
-    public Assignments.WorkInfo reopen(UUID workId, Person teacher) {
-        return assignments.reopen(workId, teacher);
+    public Assignments.WorkInfo reopen(UUID workId, Person teacher, String words) {
+        Assignments.WorkInfo work = assignments.reopen(workId, teacher);
+        end(workId, teacher, words.strip());
+        return work;
     }
 
-    /** Marks a block of a student's work. */
+    private void end(UUID workId, Person by, String words) {
+        submissions.findByWorkIdOrderBySubmittedAt(workId).stream().filter(s -> s.endedAt() == null)
+                .forEach(s -> s.end(by.id(), words, clock.instant()));
+    }
+
+    /**
+     * Marks a block of a student's work.
+     *
+     * @param comment for the student; may be empty
+     * @param reason  for the history; where the mark changes what a rule brought, or what has stood for a while, it or the
+     *                comment says why
+     */
     @Transactional
-    public void mark(UUID workId, Person teacher, String blockId, double points, String comment) {
+    public void mark(UUID workId, Person teacher, String blockId, double points, String comment, String reason) {
         Assignments.Opened opened = assignments.open(workId, teacher);
         Block block = opened.sheet().block(blockId);
         if (opened.own() || block == null || block.points() == 0) {
             throw Problems.notFound("question");
         }
         if (!(points >= 0 && points <= block.points())) {
-            throw Problems.invalid("points", "Points: 0 to " + cauldron.core.quantity.Numbers.printShort(block.points())
+            throw Problems.invalid("points", "Points: 0 to " + Numbers.printShort(block.points())
                     + " for this question.");
         }
-        marks.save(new Mark(workId, blockId, points, comment.strip(), teacher.id(), clock.instant()));
+        if (comment.isBlank() && reason.isBlank()) {
+            needsNoReason(workId, opened.sheet(), block, points);
+        }
+        marks.save(new Mark(workId, blockId, points, comment.strip(), reason.strip(), teacher.id(), clock.instant()));
+    }
+
+    private void needsNoReason(UUID workId, Sheet sheet, Block block, double points) {
+        Mark last = marks.findByWorkIdInOrderByMarkedAt(List.of(workId)).stream().filter(m -> m.block().equals(block.id()))
+                .reduce((one, later) -> later).orElse(null);
+        Tried tried = tried(List.of(workId), Map.of(workId, sheet)).getOrDefault(workId, Map.of()).get(block.id());
+        if (last == null && tried != null && tried.points() != points) {
+            throw Problems.invalid("reason", "Say why, in a comment or a reason: the answer brought "
+                    + Numbers.printShort(tried.points()) + " by its key.");
+        }
+        if (last != null && last.points() != points && last.markedAt().isBefore(clock.instant().minus(SETTLED))) {
+            throw Problems.invalid("reason", "Say why, in a comment or a reason: a mark of "
+                    + Numbers.printShort(last.points()) + " stood here for a while.");
+        }
     }
 
     /** A teacher's own comments, the most used first. */
@@ -267,6 +299,15 @@ public class Marking {
                     tried.getOrDefault(work, Map.of()), marked.getOrDefault(work, Map.of()), book));
         });
         return map;
+    }
+
+    /** How one work stood when its journal had come so far; tries, marks and trials are those of now. */
+    @Transactional(readOnly = true)
+    public Standing standing(Assignments.Opened opened, long seq) {
+        Standing now = standing(opened);
+        Notebooks.Notebook then = notebooks.upTo(opened.work().id(), opened.sheet(), seq);
+        return new Standing(new Progress(opened.sheet(), then.slots(), now.progress().written().recordings()), now.trials(),
+                now.tried(), now.marked(), then);
     }
 
     /** How one work stands. */

@@ -36,6 +36,10 @@ class Opening {
         return block;
     }
 
+    UUID openedBy() {
+        return openedBy;
+    }
+
     Instant openedAt() {
         return openedAt;
     }

@@ -1,5 +1,6 @@
 package cauldron.server.marking;
 
+import cauldron.core.sheet.Score;
 import cauldron.server.accounts.Accounts;
 import cauldron.server.acts.Acts;
 import cauldron.server.assignments.Assignments;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -52,10 +54,26 @@ public class WorkController {
     record MarkView(@NotNull Double points, @NotNull String comment) {
     }
 
+    /**
+     * What the work brings.
+     *
+     * @param done    what is done of what the lab asks for
+     * @param forDone points for that; 0 where none are for completeness
+     */
+    record ScoreView(@NotNull Double points, @NotNull Integer done, @NotNull Integer asked, @NotNull Double forDone) {
+    }
+
+    /** Given back by a teacher, with what to do again. */
+    record AgainView(@NotNull String by, @NotNull Instant at, @NotNull String words) {
+    }
+
+    record GivingBack(@Size(max = 1000, message = "At most 1000 characters") String words) {
+    }
+
     record WorkView(@NotNull UUID id, @NotNull UUID assignmentId, @NotNull Boolean own, @NotNull String student,
                     @NotNull Map<String, Object> sheet, @NotNull Map<String, Map<String, Object>> notebook,
                     @NotNull List<TrialView> trials, @NotNull Map<String, TriedView> tried,
-                    @NotNull Map<String, MarkView> marks, @NotNull Double points, Instant dueAt,
+                    @NotNull Map<String, MarkView> marks, ScoreView score, AgainView again, Instant dueAt,
                     Instant submittedAt, @NotNull Boolean late, @NotNull Boolean closed, @NotNull Boolean takesBack,
                     UUID tryOf, @NotNull Long seen,
                     @NotNull List<UnreadableView> unreadable) {
@@ -77,7 +95,8 @@ public class WorkController {
     }
 
     record NewMark(@NotBlank String block, @NotNull(message = "Give points") Double points,
-                   @NotNull @Size(max = 4000, message = "A comment has at most 4000 characters") String comment) {
+                   @NotNull @Size(max = 4000, message = "A comment has at most 4000 characters") String comment,
+                   @Size(max = 1000, message = "A reason has at most 1000 characters") String reason) {
     }
 
     record Opening(@NotBlank String block) {
@@ -88,24 +107,37 @@ public class WorkController {
 
     private final Acts acts;
     private final Marking marking;
+    private final History history;
     private final Assignments assignments;
     private final Accounts accounts;
     private final Trying trying;
     private final Clock clock;
 
-    WorkController(Marking marking, Assignments assignments, Trying trying, Accounts accounts, Acts acts, Clock clock) {
+    WorkController(Marking marking, History history, Assignments assignments, Trying trying, Accounts accounts, Acts acts, Clock clock) {
         this.acts = acts;
         this.marking = marking;
+        this.history = history;
         this.assignments = assignments;
         this.trying = trying;
         this.accounts = accounts;
         this.clock = clock;
     }
 
+    /**
+     * A work as it stands, or as it was handed in.
+     *
+     * @param handIn a time it was handed in, as the history names it
+     */
     @GetMapping
-    WorkView read(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
+    WorkView read(@PathVariable UUID workId, @RequestParam(required = false) UUID handIn,
+            @AuthenticationPrincipal Person me) {
         Assignments.Opened opened = assignments.open(workId, me);
-        Marking.Standing standing = marking.standing(opened);
+        Marking.Standing known = handIn == null ? marking.standing(opened)
+                : marking.standing(opened, history.seqOf(workId, handIn));
+        boolean shown = !opened.own() || opened.assignment().showsPoints();
+        Marking.Standing standing = shown ? known : known.withoutMarks();
+        Score score = standing.score();
+        History.GivenBack again = history.givenBack(opened);
         Map<String, TriedView> tried = new LinkedHashMap<>();
         standing.tried().forEach((block, t) -> tried.put(block,
                 new TriedView(t.number(), t.unit(), t.verdict(), t.feedback(), t.points(), t.left(),
@@ -117,10 +149,11 @@ public class WorkController {
                 accounts.people(Set.of(student)).get(student).displayName(), Shown.toStudents(opened.sheet()),
                 standing.progress().written().slots(),
                 standing.trials().stream().map(t -> new TrialView(t.id(), t.block(), t.number(), t.chosen())).toList(),
-                tried, marks, standing.points(), opened.assignment().dueAt(), opened.work().submittedAt(),
+                tried, marks, shown ? new ScoreView(score.points(), score.done(), score.asked(), score.forDone()) : null,
+                again == null ? null : new AgainView(again.by(), again.at(), again.words()), opened.assignment().dueAt(), opened.work().submittedAt(),
                 opened.assignment().late(opened.work(), clock.instant()),
                 opened.assignment().closed(opened.work().reopenedAt(), clock.instant()),
-                opened.work().submittedAt() != null && standing.marked().isEmpty()
+                opened.work().submittedAt() != null && known.marked().isEmpty()
                         && opened.assignment().terms().takesBack(clock.instant()),
                 trying.labOf(opened), standing.book().seen(),
                 standing.book().unreadable().stream().map(u -> new UnreadableView(u.block(), u.slot(), u.reason())).toList());
@@ -157,8 +190,9 @@ public class WorkController {
     /** Gives a work back to its student, to be handed in again. */
     @PostMapping("/reopening")
     @Transactional
-    public void reopen(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
-        UUID student = marking.reopen(workId, me).studentId();
+    public void reopen(@PathVariable UUID workId, @AuthenticationPrincipal Person me,
+            @Valid @RequestBody(required = false) GivingBack form) {
+        UUID student = marking.reopen(workId, me, form == null || form.words() == null ? "" : form.words()).studentId();
         if (student.equals(me.id())) {
             return;
         }
@@ -174,6 +208,7 @@ public class WorkController {
     @PostMapping("/marks")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void mark(@PathVariable UUID workId, @AuthenticationPrincipal Person me, @Valid @RequestBody NewMark form) {
-        marking.mark(workId, me, form.block(), form.points(), form.comment());
+        marking.mark(workId, me, form.block(), form.points(), form.comment(),
+                form.reason() == null ? "" : form.reason());
     }
 }

@@ -22,6 +22,16 @@ interface EntryRepository extends JpaRepository<Entry, UUID> {
               where work_id in (:workIds) order by work_id, block, slot, seq desc) newest order by seq""")
     List<Entry> newest(Collection<UUID> workIds);
 
+    /** The same of one work, when its journal had come so far. */
+    @Query(nativeQuery = true, value = """
+            select * from (select distinct on (block, slot) * from entry
+              where work_id = :workId and seq <= :seq order by block, slot, seq desc) newest order by seq""")
+    List<Entry> newestUpTo(UUID workId, long seq);
+
+    /** The number of a work's newest entry; null where there is none. */
+    @Query(nativeQuery = true, value = "select max(seq) from entry where work_id = :workId")
+    Long lastSeq(UUID workId);
+
     /** What was added to some works since, oldest first: to each after its own number. */
     @Query(nativeQuery = true, value = """
             select e.* from unnest(cast(:workIds as uuid[]), cast(:seqs as bigint[])) as after(work_id, seq)

@@ -269,6 +269,25 @@ public class Notebooks {
         return new Kept(List.of(), now, news);
     }
 
+    /** The number of a work's newest entry; 0 where there is none. */
+    @Transactional(readOnly = true)
+    public long lastSeq(UUID workId) {
+        Long last = entries.lastSeq(workId);
+        return last == null ? 0 : last;
+    }
+
+    /** What one work's journal amounted to when it had come so far. */
+    @Transactional(readOnly = true)
+    public Notebook upTo(UUID workId, Sheet sheet, long seq) {
+        NotebookReader reader = new NotebookReader(sheet);
+        Instant last = null;
+        for (Entry e : entries.newestUpTo(workId, seq)) {
+            reader.lay(e.block(), e.slot(), e.value());
+            last = e.serverTime();
+        }
+        return new Notebook(reader.slots(), reader.unreadable(), last, seq);
+    }
+
     /** What one work's journal amounts to. */
     @Transactional(readOnly = true)
     public Notebook notebook(UUID workId, Sheet sheet) {

@@ -55,8 +55,9 @@ final class Report {
         body.appendElement("p").addClass("by").text(student);
         Instant in = opened.work().submittedAt();
         body.appendElement("p").addClass("soft").text((in == null ? "Not handed in yet, as it stood on " + TIME.format(now.atZone(zone))
-                : "Handed in " + TIME.format(in.atZone(zone))) + " · " + Numbers.printShort(standing.points()) + " of "
-                + Numbers.printShort(sheet.points()) + " points");
+                : "Handed in " + TIME.format(in.atZone(zone))) + " · " + (opened.own() && !opened.assignment().showsPoints()
+                        ? "points are shown later" : Numbers.printShort(standing.score().points()) + " of "
+                                + Numbers.printShort(sheet.points()) + " points"));
         Leaf leaf = new Leaf(standing, pictures);
         for (Sheet.Part part : sheet.parts()) {
             body.appendElement("h2").text(part.title());

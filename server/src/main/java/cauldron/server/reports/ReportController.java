@@ -88,11 +88,17 @@ class ReportController {
         UUID student = opened.work().studentId();
         String name = accounts.people(Set.of(student)).get(student).displayName();
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_NDJSON).body(desk.take(() -> {
-            Document page = new Report(opened, marking.standing(opened), name, pictures, zone, clock.instant())
+            Document page = new Report(opened, shown(opened), name, pictures, zone, clock.instant())
                     .document();
             ofLabs.putInto(page);
             return Map.of("pdf", PdfPrinter.print(page));
         }));
+    }
+
+    /** As the one who asks may see it. */
+    private Marking.Standing shown(Assignments.Opened opened) {
+        Marking.Standing standing = marking.standing(opened);
+        return opened.own() && !opened.assignment().showsPoints() ? standing.withoutMarks() : standing;
     }
 
     /** Lets nothing through but a picture of a size that can be printed. */

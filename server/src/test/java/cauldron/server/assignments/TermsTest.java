@@ -18,7 +18,7 @@ class TermsTest {
     }
 
     private static Terms with(LateRule rule) {
-        return new Terms(hours(-48), DUE, rule, true, null);
+        return new Terms(hours(-48), DUE, rule, true, null, false);
     }
 
     @ParameterizedTest
@@ -37,7 +37,7 @@ class TermsTest {
 
     @Test
     void withoutADueTimeNothingIsEverLateOrClosed() {
-        Terms always = new Terms(null, null, LateRule.CLOSED, true, null);
+        Terms always = new Terms(null, null, LateRule.CLOSED, true, null, false);
         assertThat(always.late(hours(9_999))).isFalse();
         assertThat(always.closed(null, hours(9_999))).isFalse();
         assertThat(always.waits(hours(-9_999))).isFalse();
