@@ -37,7 +37,12 @@ export function AssignmentSettings({ list }: { list: Schemas['ClassList'] }) {
       <Button
         onClick={() => {
           setTimes({ open: forInput(list.openAt), due: forInput(list.dueAt) });
-          setRules({ late: list.lateRule, again: list.again, tries: list.tries ? String(list.tries) : '' });
+          setRules({
+            late: list.lateRule,
+            again: list.again,
+            together: list.together,
+            tries: list.tries ? String(list.tries) : '',
+          });
           setOpen('terms');
         }}
       >

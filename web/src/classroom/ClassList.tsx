@@ -58,6 +58,7 @@ export function ClassList() {
             {data.dueAt ? `${isPast(data.dueAt) ? 'was due' : 'due'} ${dayAndTime(data.dueAt)}` : 'no due time'}
             {data.dueAt && RULES[data.lateRule]} · class code <b className="mono text-ink">{data.code}</b>
           </p>
+          {data.together && <PointsShown list={data} />}
           {data.newer && <Newer list={data} />}
           {data.students.length === 0 ? (
             <p>
@@ -96,6 +97,30 @@ export function ClassList() {
         </>
       )}
     </Shell>
+  );
+}
+
+/** Points that appear all together: whether they do, and the way there and back. */
+function PointsShown({ list }: { list: Schemas['ClassList'] }) {
+  const queries = useQueryClient();
+  const show = useMutation({
+    mutationFn: (shown: boolean) =>
+      ask(api.POST('/api/teaching/assignments/{id}/points', { params: { path: { id: list.id } }, body: { shown } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['class-list', list.id] }),
+  });
+  const waiting = list.students.filter((s) => s.toMark).length;
+  return (
+    <div className="mb-4 flex items-center gap-4 rounded-house border-l-3 border-indigo bg-stage px-3 py-2">
+      <p className="flex-1">
+        {list.pointsShown
+          ? 'Students see their points and marks.'
+          : `Students don’t see points and marks yet${waiting ? `; ${waiting} still ${waiting === 1 ? 'waits' : 'wait'} to be marked` : ''}.`}
+      </p>
+      <Trouble error={show.error} />
+      <Button disabled={show.isPending} onClick={() => show.mutate(!list.pointsShown)}>
+        {list.pointsShown ? 'Hide them again' : 'Show points to all'}
+      </Button>
+    </div>
   );
 }
 

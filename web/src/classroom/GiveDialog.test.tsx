@@ -49,6 +49,7 @@ test('each class gets its own times; a further one begins with those of the one 
     ],
     lateRule: 'CLOSED',
     again: true,
+    together: false,
     tries: 3,
   });
 });

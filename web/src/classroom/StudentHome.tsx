@@ -120,7 +120,13 @@ function LabCard({ lab }: { lab: Schemas['AssignedLab'] }) {
         <p className={submitted ? 'font-semibold text-verdigris' : 'text-soft'}>{stateOf(lab)}</p>
         {submitted && (
           <p>
-            <span className="mono">{lab.points}</span> of {lab.of} points{lab.marked ? '' : ' so far'}
+            {lab.points == null ? (
+              'points are shown later'
+            ) : (
+              <>
+                <span className="mono">{lab.points}</span> of {lab.of} points{lab.marked ? '' : ' so far'}
+              </>
+            )}
           </p>
         )}
       </div>

@@ -10,11 +10,13 @@ export interface Times {
 export interface Rules {
   late: LateRule;
   again: boolean;
+  /** Points and marks appear to students all together, when the teacher shows them. */
+  together: boolean;
   /** Empty: as the lab says. */
   tries: string;
 }
 
-export const USUAL: Rules = { late: 'MARKED', again: true, tries: '' };
+export const USUAL: Rules = { late: 'MARKED', again: true, together: false, tries: '' };
 const LATE: { id: LateRule; name: string }[] = [
   { id: 'MARKED', name: 'work goes on, and counts as late' },
   { id: 'CLOSED', name: 'the lab is closed' },
@@ -35,6 +37,7 @@ export const sent = (input: string) => (input ? new Date(input).toISOString() : 
 export const sentRules = (rules: Rules) => ({
   lateRule: rules.late,
   again: rules.again,
+  together: rules.together,
   tries: rules.tries ? Number(rules.tries) : undefined,
 });
 
@@ -65,6 +68,15 @@ export function RuleFields({ rules, onChange }: { rules: Rules; onChange: (rules
           onChange={(e) => onChange({ ...rules, again: e.target.checked })}
         />
         Students may take back what they handed in, until it is due or marked
+      </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="h-4 w-4 accent-(--copper)"
+          checked={rules.together}
+          onChange={(e) => onChange({ ...rules, together: e.target.checked })}
+        />
+        Points and marks appear to all students together, when you show them
       </label>
       <Field
         label="Tries at each question"

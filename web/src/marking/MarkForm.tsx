@@ -18,12 +18,13 @@ export function MarkForm({
 }) {
   const [points, setPoints] = useState(mark ? String(mark.points) : '');
   const [comment, setComment] = useState(mark?.comment ?? '');
+  const [reason, setReason] = useState('');
   const save = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/works/{workId}/marks', {
           params: { path: { workId: work } },
-          body: { block: block.id, points: Number(points.replace(',', '.')), comment },
+          body: { block: block.id, points: Number(points.replace(',', '.')), comment, reason },
         }),
       ),
     onSuccess: onMarked,
@@ -75,6 +76,12 @@ export function MarkForm({
           onChange={(e) => setComment(e.target.value)}
         />
       </label>
+      {(mark ?? block.type !== 'explanation') && (
+        <label className="flex flex-col gap-1 text-fine">
+          Reason, for the history: why this changes what stands
+          <input className={inputClass} value={reason} maxLength={1000} onChange={(e) => setReason(e.target.value)} />
+        </label>
+      )}
       <Trouble error={save.error} />
       <Button kind="main" type="submit" className="self-end" disabled={save.isPending}>
         {mark ? 'Change the mark' : 'Give the mark'}

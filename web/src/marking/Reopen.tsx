@@ -2,13 +2,15 @@ import { useMutation } from '@tanstack/react-query';
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
-import { Button, Dialog, Trouble } from '../ui';
+import { Button, Dialog, inputClass, Trouble } from '../ui';
 
 /** Gives a work back to its student, who then hands it in again. */
 export function Reopen({ work, onDone }: { work: string; onDone: () => void }) {
   const [asking, setAsking] = useState(false);
+  const [words, setWords] = useState('');
   const reopen = useMutation({
-    mutationFn: () => ask(api.POST('/api/works/{workId}/reopening', { params: { path: { workId: work } } })),
+    mutationFn: () =>
+      ask(api.POST('/api/works/{workId}/reopening', { params: { path: { workId: work } }, body: { words } })),
     onSuccess: () => {
       setAsking(false);
       onDone();
@@ -22,7 +24,19 @@ export function Reopen({ work, onDone }: { work: string; onDone: () => void }) {
       </Button>
       <Dialog open={asking} onClose={() => setAsking(false)} title="Give this work back">
         <div className="flex flex-col gap-4">
-          <p>The student can change it again, also after the due time, and hands it in anew. Marks and tries stay.</p>
+          <p>
+            The student can change it again, also after the due time, and hands it in anew. Marks and tries stay, and
+            what was handed in can still be looked at in the history.
+          </p>
+          <label className="flex flex-col gap-1 font-semibold">
+            What to do again
+            <textarea
+              className={`${inputClass} min-h-20 py-1.5 font-normal`}
+              value={words}
+              maxLength={1000}
+              onChange={(e) => setWords(e.target.value)}
+            />
+          </label>
           <Trouble error={reopen.error} />
           <div className="flex justify-end gap-2">
             <Button onClick={() => setAsking(false)}>Cancel</Button>

@@ -1,9 +1,8 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useLocation, useParams } from 'react-router';
+import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { dayAndTime } from '../ui/dates';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
 import { tableOf } from '../notebook/table';
 import { fetchAhead } from '../notebook/TableDialogs';
@@ -15,12 +14,14 @@ import { FetchedDialog } from '../ui/FetchedDialog';
 import { BlockView } from '../blocks/BlockView';
 import { codeFor } from '../blocks/kinds';
 import type { SheetContext } from '../blocks/kind/kind';
+import { InTouch } from './InTouch';
 import { JournalNotes } from './JournalNotes';
 import { KeptSign } from './KeptSign';
 import { PartNav } from './PartNav';
 import { Help } from '../shell/Help';
 import type { HelpPlace } from '../shell/help';
 import { lentBy, Standing } from './standing';
+import { Above, HistoryButton, State } from './State';
 import { ReportButton } from './ReportButton';
 import { useJournal } from './useJournal';
 import { loadLabBench } from './DeskPane';
@@ -31,19 +32,20 @@ const MarkForm = lazy(async () => ({ default: (await marking()).MarkForm }));
 const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
 const TryNote = lazy(async () => ({ default: (await marking()).TryNote }));
 const TakeBack = lazy(async () => ({ default: (await marking()).TakeBack }));
-const live = () => import('../live');
-const AtWork = lazy(async () => ({ default: (await live()).AtWork }));
-const Following = lazy(async () => ({ default: (await live()).Following }));
 const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
 export default function WorkPage() {
   const { workId = '' } = useParams();
+  const [params] = useSearchParams();
+  const handIn = params.get('handIn') ?? undefined;
   const queries = useQueryClient();
   const { data, error } = useQuery({
-    queryKey: ['work', workId],
+    queryKey: handIn ? ['work', workId, handIn] : ['work', workId],
     queryFn: async () => {
-      const work = await ask(api.GET('/api/works/{workId}', { params: { path: { workId } } }));
+      const work = await ask(
+        api.GET('/api/works/{workId}', { params: { path: { workId }, query: handIn ? { handIn } : {} } }),
+      );
       // Waited for here and not in the drawing: what React waits for it draws a third of a second late.
       await Promise.allSettled([...equipment(work), recording(work, queries)]);
       return work;
@@ -63,7 +65,7 @@ export default function WorkPage() {
       </div>
     );
   if (!data) return <p className="p-8 text-soft">Opening the lab …</p>;
-  return <Equipped key={data.id} data={data} />;
+  return <Equipped key={`${data.id} ${handIn}`} data={data} past={!!handIn} />;
 }
 
 /** All that the lab will need, fetched before it is opened: later the network may be gone. */
@@ -90,9 +92,9 @@ function recording(work: Schemas['WorkView'], queries: QueryClient) {
 }
 
 /** Opens the lab once all is here that it needs. */
-function Equipped({ data }: { data: Schemas['WorkView'] }) {
+function Equipped({ data, past }: { data: Schemas['WorkView']; past: boolean }) {
   for (const code of equipment(data)) use(code);
-  return <WorkView data={data} />;
+  return <WorkView data={data} past={past} />;
 }
 
 /** The way back for what is handed in, or was closed: of the student's own, or by the teacher. */
@@ -114,9 +116,9 @@ function whenOpened(then: () => void) {
 /** Where a teacher began to try a lab. */
 const cameFrom = (state: unknown) => (state as { from?: string } | null)?.from ?? '/my-labs';
 
-function WorkView({ data }: { data: Schemas['WorkView'] }) {
+function WorkView({ data, past }: { data: Schemas['WorkView']; past: boolean }) {
   const sheet = data.sheet as unknown as Sheet;
-  const readOnly = !data.own || !!data.submittedAt || data.closed;
+  const readOnly = !data.own || !!data.submittedAt || data.closed || past;
   const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
   const queries = useQueryClient();
   const { state } = useLocation();
@@ -158,16 +160,17 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
       void refresh();
       return found;
     },
-    marking: data.own
-      ? undefined
-      : (block) => (
-          <Suspense>
-            {block.type !== 'explanation' && data.tried[block.id] && (
-              <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />
-            )}
-            <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
-          </Suspense>
-        ),
+    marking:
+      data.own || past
+        ? undefined
+        : (block) => (
+            <Suspense>
+              {block.type !== 'explanation' && data.tried[block.id] && (
+                <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />
+              )}
+              <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
+            </Suspense>
+          ),
   };
   const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
   return (
@@ -191,41 +194,15 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
         </h1>
         <PartNav parts={sheet.parts} open={open} current={current} onGo={setCurrent} />
         <div className="ml-auto flex shrink-0 items-center gap-3">
-          {data.closed && !data.submittedAt && (
-            <p className="text-right text-fine leading-tight text-copper">
-              The due time is over:
-              <br />
-              this lab is closed
-            </p>
-          )}
           {data.own && !readOnly && <KeptSign keeping={journal.kept()} />}
-          {data.submittedAt && (
-            <p className="text-right text-fine leading-tight text-verdigris">
-              Handed in {dayAndTime(data.submittedAt)}
-              {data.late && ', late'}
-              <br />
-              <b className="mono">{data.points}</b> of {sheet.points} points
-            </p>
-          )}
+          <State data={data} of={sheet.points} />
           <Suspense>
             {data.tryOf && <TryNote lab={data.tryOf} from={cameFrom(state)} />}
-            <Again data={data} onDone={refresh} />
+            {!past && <Again data={data} onDone={refresh} />}
           </Suspense>
-          {opened && !data.tryOf && (
-            <Suspense>
-              {data.own ? (
-                <AtWork work={data.id} part={part} settle={() => journal.settle()} notesAt={notesAt} done={readOnly} />
-              ) : (
-                <Following
-                  work={data.id}
-                  assignment={data.assignmentId}
-                  student={data.student}
-                  notesAt={notesAt}
-                  onWritten={() => void journal.catchUp()}
-                  onAdded={() => void refresh()}
-                />
-              )}
-            </Suspense>
+          <HistoryButton data={data} />
+          {opened && !data.tryOf && !past && (
+            <InTouch data={data} part={part} journal={journal} notesAt={notesAt} done={readOnly} onAdded={refresh} />
           )}
           <Help at={data.own ? helpFor(part) : 'watch'} />
           <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
@@ -235,7 +212,7 @@ function WorkView({ data }: { data: Schemas['WorkView'] }) {
       <div className="grid min-h-0 grid-cols-[clamp(16rem,25vw,23rem)_minmax(0,1fr)]">
         <main className="flex flex-col gap-4 overflow-auto border-r bg-sheet px-5 py-4">
           <h2 className="text-lead font-bold">{part.title}</h2>
-          <div ref={setNotesAt} className="empty:hidden" />
+          <Above data={data} past={past} notesAt={setNotesAt} />
           <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
           {part.blocks.map((b) => (
             <BlockView key={b.id} block={b} context={context} />

@@ -87,7 +87,9 @@ export function Judging({ assignment, view, item, checked, onNext }: Props) {
         keep();
       }}
     >
-      {checked && !mark && <p className="text-fine">What the key brings counts, unless you give a mark.</p>}
+      {checked && !mark && (
+        <p className="text-fine">What the key brings counts, unless you give a mark and say why in the comment.</p>
+      )}
       {levels.length > 0 && (
         <Levels levels={levels} points={points} onChoose={(p) => give({ ...typed, points: String(p) })} />
       )}
