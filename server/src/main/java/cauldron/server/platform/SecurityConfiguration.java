@@ -40,7 +40,7 @@ class SecurityConfiguration {
                         .requestMatchers("/api/session", "/api/join", "/api/me", "/api/enter", "/api/enter/look",
                                 "/api/openapi.json", "/health").permitAll()
                         .requestMatchers("/api/admin/**").hasRole("ADMINISTRATOR")
-                        .requestMatchers("/api/memberships").hasRole("STUDENT")
+                        .requestMatchers("/api/memberships", "/api/points").hasRole("STUDENT")
                         .requestMatchers("/api/classes/**", "/api/labs/**", "/api/drafts/**", "/api/shelf/**",
                                 "/api/teaching/**").hasRole("TEACHER")
                         .requestMatchers(HttpMethod.POST, "/api/pictures").hasRole("TEACHER")

@@ -2,18 +2,12 @@ package cauldron.server.spreadsheets;
 
 import cauldron.server.platform.Desk;
 import cauldron.server.platform.Problems;
-import com.github.miachm.sods.Sheet;
-import com.github.miachm.sods.SpreadSheet;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
-import java.util.Objects;
-import org.dhatim.fastexcel.Workbook;
-import org.dhatim.fastexcel.Worksheet;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -29,7 +23,6 @@ import tools.jackson.databind.json.JsonMapper;
 class SpreadsheetController {
 
     private static final int MOST_CELLS = 400_000;
-    private static final int LONGEST_TITLE = 31;
 
     private final Desk desk;
 
@@ -73,72 +66,6 @@ class SpreadsheetController {
                 throw Problems.invalid("rows", "Rows: none may have more cells than there are headings.");
             }
         }
-        switch (format) {
-            case "xlsx":
-                return file("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", xlsx(table));
-            case "ods":
-                return file("application/vnd.oasis.opendocument.spreadsheet", ods(table));
-            default:
-                throw Problems.notFound("kind of file");
-        }
-    }
-
-    private static ResponseEntity<byte[]> file(String type, byte[] body) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(type)).body(body);
-    }
-
-    /** A name that spreadsheets take for a sheet. */
-    private static String name(String title) {
-        String plain = title.replaceAll("[\\[\\]:*?/\\\\]", " ").strip();
-        return plain.isEmpty() ? "Table" : plain.substring(0, Math.min(LONGEST_TITLE, plain.length()));
-    }
-
-    private static byte[] xlsx(Table table) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (Workbook book = new Workbook(out, "Cauldron", "1.0")) {
-            Worksheet sheet = book.newWorksheet(name(table.title()));
-            for (int j = 0; j < table.headings().size(); j++) {
-                sheet.value(0, j, table.headings().get(j));
-                sheet.style(0, j).bold().set();
-            }
-            for (int i = 0; i < table.rows().size(); i++) {
-                List<Object> row = table.rows().get(i);
-                for (int j = 0; j < row.size(); j++) {
-                    if (row.get(j) instanceof Number number) {
-                        sheet.value(i + 1, j, number.doubleValue());
-                    } else if (row.get(j) != null) {
-                        sheet.value(i + 1, j, row.get(j).toString());
-                    }
-                }
-            }
-            sheet.freezePane(0, 1);
-        }
-        return out.toByteArray();
-    }
-
-    private static byte[] ods(Table table) throws IOException {
-        Sheet sheet = new Sheet(name(table.title()), table.rows().size() + 1, table.headings().size());
-        for (int j = 0; j < table.headings().size(); j++) {
-            sheet.getRange(0, j).setValue(table.headings().get(j));
-            sheet.getRange(0, j).setFontBold(true);
-        }
-        for (int i = 0; i < table.rows().size(); i++) {
-            List<Object> row = table.rows().get(i);
-            if (row.stream().allMatch(Objects::isNull)) {
-                // SODS 1.8 writes a row without cells as a copy of the next one.
-                sheet.getRange(i + 1, 0).setValue("");
-            }
-            for (int j = 0; j < row.size(); j++) {
-                Object cell = row.get(j);
-                if (cell != null) {
-                    sheet.getRange(i + 1, j).setValue(cell instanceof Number number ? number.doubleValue() : cell.toString());
-                }
-            }
-        }
-        SpreadSheet book = new SpreadSheet();
-        book.appendSheet(sheet);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        book.save(out);
-        return out.toByteArray();
+        return TableFile.of(format, table.title(), table.headings(), table.rows());
     }
 }
