@@ -80,6 +80,18 @@ export async function askFile(path: string, body: unknown): Promise<Blob> {
   return (await posted(path, 'application/json', JSON.stringify(body))).blob();
 }
 
+/** A file that the server has. */
+export async function askBlob(path: string): Promise<Blob> {
+  let response: Response;
+  try {
+    response = await fetch(path);
+  } catch {
+    throw new Problem(0, "The server can't be reached just now. Check the network, then try again.");
+  }
+  if (!response.ok) throw new Problem(response.status, fallback(response.status));
+  return response.blob();
+}
+
 function fallback(status: number) {
   if (status === 401) return 'You are signed out. Sign in again to go on.';
   if (status === 403) return 'Your account may not do this.';

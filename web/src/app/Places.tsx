@@ -23,6 +23,8 @@ const OpenBench = lazy(() => import('../bench/OpenBench'));
 const Maker = lazy(() => import('../maker/Maker'));
 const ByQuestion = lazy(() => import('../sheet/byQuestion/ByQuestion').then((m) => ({ default: m.ByQuestion })));
 const Watch = lazy(() => import('../live/Watch').then((m) => ({ default: m.Watch })));
+const Gradebook = lazy(() => import('../classroom/Gradebook').then((m) => ({ default: m.Gradebook })));
+const MyPoints = lazy(() => import('../classroom/MyPoints').then((m) => ({ default: m.MyPoints })));
 const LabPreview = lazy(() => import('../sheet/LabPreview'));
 
 /** Not lazy: what React fetches by itself it shows a third of a second late, even when it is there already. */
@@ -69,6 +71,8 @@ export function Places() {
         {teacher && <Route path="/labs/:labId/write" element={<Maker />} />}
         {teacher && <Route path="/my-labs" element={<MyLabs />} />}
         {teacher && <Route path="/classes/:classId" element={<Roster />} />}
+        {teacher && <Route path="/classes/:classId/gradebook" element={<Gradebook />} />}
+        {!teacher && <Route path="/points" element={<MyPoints />} />}
         {teacher && <Route path="/assignments/:assignmentId" element={<ClassList />} />}
         {teacher && <Route path="/assignments/:assignmentId/live" element={<Watch />} />}
         {teacher && <Route path="/assignments/:assignmentId/questions" element={<ByQuestion />} />}

@@ -60,6 +60,9 @@ function ClassCard({ c }: { c: Schemas['TaughtClass'] }) {
         <Link to={`/classes/${c.id}`} className="text-indigo underline underline-offset-3">
           {c.students} {c.students === 1 ? 'student' : 'students'}, roster
         </Link>
+        <Link to={`/classes/${c.id}/gradebook`} className="text-indigo underline underline-offset-3">
+          gradebook
+        </Link>
         <span className="ml-auto text-soft">
           {c.archived ? (
             'archived'

@@ -59,6 +59,11 @@ export function Shell({ children, help, wide }: { children: ReactNode; help?: He
                 What was done
               </NavLink>
             )}
+            {me.role === 'STUDENT' && (
+              <NavLink to="/points" className={place}>
+                My points
+              </NavLink>
+            )}
             {me.role === 'TEACHER' && (
               <NavLink to="/catalogue" className={place}>
                 Catalogue

@@ -6,6 +6,8 @@ export const HELP = {
   classes: 'for-teachers/your-classes',
   watch: 'for-teachers/watch-and-mark',
   live: 'for-teachers/watch-a-class-at-work',
+  gradebook: 'for-teachers/gradebook',
+  points: 'for-students/your-points',
   mark: 'for-teachers/mark-question-by-question',
   people: 'running/the-first-day',
   labs: 'for-students/join',
