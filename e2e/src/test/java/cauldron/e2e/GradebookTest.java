@@ -49,6 +49,7 @@ class GradebookTest {
             page.getByRole(AriaRole.DIALOG).getByLabel(CLOCK).selectOption("Practical");
             AxeTest.check(page, "categories");
             Chrome.button(page, "Keep it").click();
+            assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
             assertThat(page.getByText("Practical")).isVisible();
 
             Download file = page.waitForDownload(() -> {
