@@ -1,10 +1,13 @@
 import { History as HistorySign } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { dayAndTime } from '../ui/dates';
 import { FetchedDialog } from '../ui/FetchedDialog';
 import { Button } from '../ui';
+
+// Only who has handed in reads it.
+const Afterwards = lazy(() => import('./Afterwards').then((m) => ({ default: m.Afterwards })));
 
 const loadHistory = () => import('../marking').then((m) => m.History);
 
@@ -81,6 +84,11 @@ export function Above({
         </p>
       )}
       {data.own && data.again && !past && <GivenBack again={data.again} />}
+      {data.own && data.submittedAt && !data.tryOf && !past && (
+        <Suspense>
+          <Afterwards work={data.id} />
+        </Suspense>
+      )}
       <div ref={notesAt} className="empty:hidden" />
     </>
   );

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { IconButton, Trouble } from '../../ui';
+import { Spread } from './Spread';
 import { AnswerText } from './AnswerText';
 import { Judging } from './Judging';
 import { itemsOf, markOf, type Item } from './items';
@@ -60,7 +61,7 @@ function OneByOne({ assignment, question, only, hidden, view }: Props & { view: 
         {question.prompt} <span className="text-fine font-normal text-soft">{question.points} points</span>
       </h2>
       <Truth right={view.right} slips={view.slips} />
-      {view.went && view.went.tried > 0 && <Went went={view.went} />}
+      {view.went && (view.went.tried > 0 || view.went.minutes != null) && <Went went={view.went} />}
       {!item ? (
         <p className="mt-4">
           {only ? 'Everything here has a mark.' : 'Nobody has answered this yet. Answers come here as they are given.'}
@@ -109,18 +110,23 @@ function Truth({ right, slips }: { right: string[]; slips: string[] }) {
 
 /** How the question went, over students. */
 function Went({ went }: { went: Schemas['QuestionWent'] }) {
+  const told: [number, string][] = [];
+  if (went.tried > 0)
+    told.push(
+      [went.tried, 'tried it'],
+      [went.rightAtFirst, 'right at first'],
+      [went.rightAtLast, 'right in the end'],
+      [went.medianTries, went.medianTries === 1 ? 'try, at the median' : 'tries, at the median'],
+    );
+  if (went.minutes != null) told.push([went.minutes, 'min spent on it, at the median']);
   return (
     <div className="mt-2 flex flex-wrap items-baseline gap-x-6 gap-y-1 rounded-house bg-stage px-3 py-2 text-fine">
-      {[
-        [went.tried, 'tried it'],
-        [went.rightAtFirst, 'right at first'],
-        [went.rightAtLast, 'right in the end'],
-        [went.medianTries, went.medianTries === 1 ? 'try, at the median' : 'tries, at the median'],
-      ].map(([n, words]) => (
+      {told.map(([n, words]) => (
         <span key={words}>
           <b className="mono text-lead">{n}</b> {words}
         </span>
       ))}
+      {went.spread.length > 1 && <Spread went={went} />}
       {went.slips.map((slip) => (
         <span key={slip.said} className="w-full text-soft">
           <b className="mono text-ink">{slip.students} ×</b> {slip.said}

@@ -143,7 +143,15 @@ class QuestionsTest {
         assertThat(ines.json(at).get("talkAbout").get(0).asString())
                 .contains("1 of 3 were right at first and 2 in the end; "
                 + "2 met this: ");
-        assertThat(ines.json(at + "/why").hasNonNull("went")).as("nothing is checked there").isFalse();
+        assertThat(ines.json(at + "/why").get("went").get("tried").asInt()).as("nothing is checked there").isZero();
+        assertThat(ines.json(at + "/why").get("went").get("spread").isEmpty()).isTrue();
+        JsonNode spread = went.get("spread");
+        assertThat(spread.size()).as("the last answer of each").isEqualTo(3);
+        assertThat(spread.get(0).get("right").asBoolean()).isTrue();
+        assertThat(Math.abs(spread.get(1).get("off").asDouble())).isLessThan(went.get("band").asDouble());
+        assertThat(spread.get(2).get("off").asDouble()).as("ten times too much").isBetween(8.5, 9.5);
+        assertThat(spread.get(2).get("right").asBoolean()).isFalse();
+        assertThat(spread.toString()).as("no names").doesNotContain("Abe").doesNotContain(works.get("Abe"));
     }
 
     @Test
@@ -195,5 +203,29 @@ class QuestionsTest {
                     .statusCode()).isEqualTo(refused);
         }
         assertThat(answerOf("Abe").has("mark") && !answerOf("Abe").get("mark").isNull()).isFalse();
+    }
+
+    @Test
+    void whoHasHandedInReadsWhatTheClassFoundHardAndWhatComesNext() {
+        for (String name : List.of("Abe", "Bea")) {
+            ines.post("/api/works/" + works.get(name) + "/reopening", Map.of());
+        }
+        for (String name : List.of("Abe", "Bea", "Dov")) {
+            explain(name, "Not sure.");
+            Visitor student = students.get(name);
+            student.fill(works.get(name), "readings");
+            student.post("/api/works/" + works.get(name) + "/checks", Map.of("block", "g", "number", "98.1", "unit", "m/s²"));
+        }
+        String at = "/api/works/" + works.get("Abe");
+        Visitor abe = students.get("Abe");
+        assertThat(abe.json(at + "/afterwards").get("hard").isEmpty()).as("still at work").isTrue();
+        abe.post(at + "/submission", Map.of());
+        assertThat(abe.json(at + "/afterwards").get("hard").get(0).asString()).contains("0 of 3 were right at first");
+        assertThat(abe.json(at + "/afterwards").get("next").isNull()).as("nothing else is given").isTrue();
+        JsonNode bea = students.get("Bea").json("/api/works/" + works.get("Bea") + "/afterwards");
+        assertThat(bea.get("next").get("title").asString()).isEqualTo("The lamp keeper's clock");
+        for (Visitor stranger : List.of(ines, students.get("Bea"), Visitor.signedIn("tobiah"))) {
+            assertThat(stranger.get(at + "/afterwards").statusCode()).isEqualTo(404);
+        }
     }
 }

@@ -53,27 +53,65 @@ public final class AnswerCheck {
     private AnswerCheck() {
     }
 
+    /** What was typed, a number with its unit in one box taken apart. */
+    private record Typed(double number, String numberText, String unitText) {
+
+        /** Reads it; throws what is wrong with the number. */
+        static Typed read(String typedNumber, String typedUnit) {
+            String number = typedNumber.strip();
+            String unit = typedUnit.strip();
+            try {
+                return new Typed(Numbers.read(number), number, unit);
+            } catch (IllegalArgumentException e) {
+                int split = beginOfUnit(number);
+                if (split <= 0 || split == number.length() || !unit.isEmpty()) {
+                    throw e;
+                }
+                try {
+                    return new Typed(Numbers.read(number.substring(0, split)), number.substring(0, split).strip(),
+                            number.substring(split).strip());
+                } catch (IllegalArgumentException inner) {
+                    throw e;
+                }
+            }
+        }
+    }
+
+    /**
+     * How far an answer is from the truth, as a share of it: 0.02 is 2 % too much.
+     *
+     * @return NaN where it can't be said: no number, another quantity, a truth that is zero or isn't known, or a unit that
+     *         doesn't begin at zero
+     */
+    public static double off(String typedNumber, String typedUnit, AnswerKey key) {
+        double truth = key.unit().toSi(key.value());
+        try {
+            Typed typed = Typed.read(typedNumber, typedUnit);
+            Unit unit = Units.parse(typed.unitText());
+            return truth == 0 || key.unit().offset() != 0 || !unit.sameKind(key.unit()) ? Double.NaN
+                    : unit.toSi(typed.number()) / truth - 1;
+        } catch (IllegalArgumentException e) {
+            return Double.NaN;
+        }
+    }
+
+    /** How far an answer may be off to be right, as a share of the truth; NaN where that can't be said. */
+    public static double band(AnswerKey key) {
+        return key.unit().offset() != 0 || key.value() == 0 ? Double.NaN : key.within() == 0 ? key.tolerance()
+                : Math.max(key.tolerance(), Math.abs(key.within() / key.value()));
+    }
+
     /** Checks what was typed as number and as unit. */
     public static Result check(String typedNumber, String typedUnit, AnswerKey key) {
-        String numberText = typedNumber.strip();
-        String unitText = typedUnit.strip();
-        double number;
+        Typed typed;
         try {
-            number = Numbers.read(numberText);
+            typed = Typed.read(typedNumber, typedUnit);
         } catch (IllegalArgumentException e) {
-            // A number with its unit in the box for the number is taken apart.
-            int split = beginOfUnit(numberText);
-            if (split <= 0 || split == numberText.length() || !unitText.isEmpty()) {
-                return new Result(Verdict.NOT_A_NUMBER, e.getMessage() + ".");
-            }
-            try {
-                number = Numbers.read(numberText.substring(0, split));
-            } catch (IllegalArgumentException inner) {
-                return new Result(Verdict.NOT_A_NUMBER, e.getMessage() + ".");
-            }
-            unitText = numberText.substring(split).strip();
-            numberText = numberText.substring(0, split).strip();
+            return new Result(Verdict.NOT_A_NUMBER, e.getMessage() + ".");
         }
+        double number = typed.number();
+        String numberText = typed.numberText();
+        String unitText = typed.unitText();
         if (unitText.isEmpty() && !key.unit().dimension().isNone()) {
             return new Result(Verdict.NO_UNIT, "A number alone says nothing here. Add its unit.");
         }

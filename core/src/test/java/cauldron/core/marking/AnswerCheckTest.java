@@ -28,4 +28,19 @@ class AnswerCheckTest {
         String feedback = AnswerCheck.check(number, unit, G).feedback();
         assertThat(feedback).doesNotContain("9.8").doesNotContain("3%").doesNotContain("m/s²");
     }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', ignoreLeadingAndTrailingWhitespace = true, value = {"9.81 | m/s² | 0", "10.791 | N/kg | 0.1",
+        "882.9 | cm s^-2 | -0.1", "9.81 m/s² | '' | 0", "-9.81 | m/s² | -2"})
+    void howFarAnAnswerIsOff(String number, String unit, double off) {
+        assertThat(AnswerCheck.off(number, unit.equals("''") ? "" : unit, G)).isCloseTo(off,
+                org.assertj.core.api.Assertions.within(1e-12));
+        assertThat(AnswerCheck.band(G)).isEqualTo(0.03);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"9.81, m/s", "abc, m/s²", "9.81, m/sec²"})
+    void whatIsNoAnswerIsNotOffBySomuch(String number, String unit) {
+        assertThat(AnswerCheck.off(number, unit, G)).isNaN();
+    }
 }

@@ -5,6 +5,7 @@ import cauldron.core.block.Block;
 import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.number.KeyWords;
 import cauldron.core.block.number.NumberBlock;
+import cauldron.core.marking.AnswerCheck;
 import cauldron.core.marking.HowItWent;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
@@ -65,9 +66,20 @@ class QuestionsController {
     record MetSlip(@NotNull String said, @NotNull Integer students) {
     }
 
-    /** How a question that is checked went, over the students who tried it. */
+    /** How far an answer came out from the truth, as a share of it. */
+    record OffBy(@NotNull Double off, @NotNull Boolean right) {
+    }
+
+    /**
+     * How a question went, over the students who tried it.
+     *
+     * @param minutes what was spent on it at the median; null where that can't be seen
+     * @param band    how far an answer may be off to be right, as a share of the truth; null where that can't be said
+     * @param spread  where the last answers lie around the truth, each student's own, without names
+     */
     record QuestionWent(@NotNull Integer tried, @NotNull Integer rightAtFirst, @NotNull Integer rightAtLast,
-                        @NotNull Double medianTries, @NotNull List<MetSlip> slips) {
+                        @NotNull Double medianTries, @NotNull List<MetSlip> slips, Double minutes, Double band,
+                        @NotNull List<OffBy> spread) {
     }
 
     record AnswerTried(@NotNull String verdict, @NotNull String feedback, @NotNull Double points,
@@ -93,7 +105,7 @@ class QuestionsController {
      * @param shown    the block as students see it, rubric included
      * @param right    what is right, in words; empty where only a teacher can say
      * @param slips    what is known to go wrong, in words
-     * @param went     how it went, where it is checked
+     * @param went     how it went
      * @param comments the teacher's own, the most used first
      */
     record QuestionView(@NotNull String block, @NotNull Map<String, Object> shown, @NotNull Double points,
@@ -184,7 +196,8 @@ class QuestionsController {
         return new QuestionView(block, shown(now, block), asked.points(),
                 asked instanceof NumberBlock number ? KeyWords.right(number.key(), now) : List.of(),
                 asked instanceof NumberBlock number ? KeyWords.slips(number.key(), now) : List.of(), answers,
-                asked.isMarkedByHand() ? null : told(went(stands.values(), block)), marking.comments(me, BANK));
+                told(went(stands.values(), block), marking.minutes(stands, block), asked,
+                        spread(works, stands, block)), marking.comments(me, BANK));
     }
 
     private static HowItWent went(Collection<Marking.Standing> stands, String block) {
@@ -193,9 +206,29 @@ class QuestionsController {
                 .map(one -> new HowItWent.Found(one.verdict(), one.feedback())).toList()).toList());
     }
 
-    private static QuestionWent told(HowItWent went) {
+    private static QuestionWent told(HowItWent went, Double minutes, Block asked, List<OffBy> spread) {
+        double band = asked instanceof NumberBlock number ? AnswerCheck.band(number.key()) : Double.NaN;
         return new QuestionWent(went.tried(), went.rightAtFirst(), went.rightAtLast(), went.medianTries(),
-                went.slips().stream().map(slip -> new MetSlip(slip.said(), slip.students())).toList());
+                went.slips().stream().map(slip -> new MetSlip(slip.said(), slip.students())).toList(), minutes,
+                Double.isFinite(band) ? band : null, spread);
+    }
+
+    /** Where each student's last answer lies around that student's own truth, from the smallest on. */
+    private static List<OffBy> spread(Map<UUID, Assignments.WorkInfo> works, Map<UUID, Marking.Standing> stands,
+            String block) {
+        List<OffBy> list = new ArrayList<>();
+        stands.forEach((work, s) -> {
+            Marking.Tried tried = s.tried().get(block);
+            if (tried != null && s.progress().sheet().block(block) instanceof NumberBlock number) {
+                Marking.Try last = tried.all().get(tried.all().size() - 1);
+                double off = AnswerCheck.off(last.number(), last.unit(), s.progress().key(number, works.get(work).seed()));
+                if (Double.isFinite(off)) {
+                    list.add(new OffBy(off, last.verdict().equals("right")));
+                }
+            }
+        });
+        list.sort(Comparator.comparingDouble(OffBy::off));
+        return list;
     }
 
     private AnswerLine answer(Assignments.WorkInfo work, Assignments.AssignmentInfo a, String student, Block own,

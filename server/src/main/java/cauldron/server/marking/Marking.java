@@ -7,6 +7,7 @@ import cauldron.core.block.comparison.ComparisonBlock;
 import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerCheck;
+import cauldron.core.marking.WorkTime;
 import cauldron.core.quantity.Numbers;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Score;
@@ -242,6 +243,22 @@ public class Marking {
             throw Problems.invalid("reason", "Say why, in a comment or a reason: a mark of "
                     + Numbers.printShort(last.points()) + " stood here for a while.");
         }
+    }
+
+    /** How long students were at a question, in minutes at the median; null where that can't be seen. */
+    @Transactional(readOnly = true)
+    public Double minutes(Map<UUID, Standing> stands, String block) {
+        Map<UUID, List<Double>> times = notebooks.times(stands.keySet(), block);
+        List<Double> spent = new ArrayList<>();
+        stands.forEach((work, s) -> {
+            List<Double> instants = new ArrayList<>(times.getOrDefault(work, List.of()));
+            Tried tried = s.tried().get(block);
+            if (tried != null) {
+                tried.all().forEach(t -> instants.add(t.at().toEpochMilli() / 1000.0));
+            }
+            spent.add(WorkTime.seconds(instants));
+        });
+        return WorkTime.medianMinutes(spent);
     }
 
     /** A teacher's own comments, the most used first. */

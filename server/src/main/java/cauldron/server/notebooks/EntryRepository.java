@@ -32,6 +32,12 @@ interface EntryRepository extends JpaRepository<Entry, UUID> {
     @Query(nativeQuery = true, value = "select max(seq) from entry where work_id = :workId")
     Long lastSeq(UUID workId);
 
+    /** When a block of some works was written in, by the clock of the device: work, and seconds. */
+    @Query(nativeQuery = true, value = """
+            select cast(work_id as text), extract(epoch from client_time) from entry
+            where work_id in (:workIds) and block = :block""")
+    List<Object[]> times(Collection<UUID> workIds, String block);
+
     /** What was added to some works since, oldest first: to each after its own number. */
     @Query(nativeQuery = true, value = """
             select e.* from unnest(cast(:workIds as uuid[]), cast(:seqs as bigint[])) as after(work_id, seq)

@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -267,6 +268,19 @@ public class Notebooks {
             now = row.seq();
         }
         return new Kept(List.of(), now, news);
+    }
+
+    /** When a block of some works was written in, in seconds. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<Double>> times(Collection<UUID> works, String block) {
+        Map<UUID, List<Double>> map = new LinkedHashMap<>();
+        if (!works.isEmpty()) {
+            for (Object[] row : entries.times(works, block)) {
+                map.computeIfAbsent(UUID.fromString((String) row[0]), w -> new ArrayList<>())
+                        .add(((Number) row[1]).doubleValue());
+            }
+        }
+        return map;
     }
 
     /** The number of a work's newest entry; 0 where there is none. */
