@@ -61,7 +61,7 @@ function OneByOne({ assignment, question, only, hidden, view }: Props & { view: 
         {question.prompt} <span className="text-fine font-normal text-soft">{question.points} points</span>
       </h2>
       <Truth right={view.right} slips={view.slips} />
-      {view.went && (view.went.tried > 0 || view.went.minutes != null) && <Went went={view.went} />}
+      {view.went && (view.went.tried > 0 || !!view.went.minutes) && <Went went={view.went} />}
       {!item ? (
         <p className="mt-4">
           {only ? 'Everything here has a mark.' : 'Nobody has answered this yet. Answers come here as they are given.'}
@@ -118,7 +118,7 @@ function Went({ went }: { went: Schemas['QuestionWent'] }) {
       [went.rightAtLast, 'right in the end'],
       [went.medianTries, went.medianTries === 1 ? 'try, at the median' : 'tries, at the median'],
     );
-  if (went.minutes != null) told.push([went.minutes, 'min spent on it, at the median']);
+  if (went.minutes) told.push([went.minutes, 'min spent on it, at the median']);
   return (
     <div className="mt-2 flex flex-wrap items-baseline gap-x-6 gap-y-1 rounded-house bg-stage px-3 py-2 text-fine">
       {told.map(([n, words]) => (

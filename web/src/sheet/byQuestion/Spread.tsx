@@ -1,10 +1,10 @@
 import type { Schemas } from '../../api/client';
 
 const WIDE = 560;
-const HIGH = 54;
-const AT = 34;
+const HIGH = 78;
+const AT = 58;
 const PAD = 60;
-const DOT = 4;
+const DOT = 3.5;
 
 /** Where the last answers lie around the truth, between half of it and one and a half times it; others at the edges. */
 export function Spread({ went }: { went: Schemas['QuestionWent'] }) {
@@ -19,7 +19,7 @@ export function Spread({ went }: { went: Schemas['QuestionWent'] }) {
     <figure className="w-full">
       <svg
         viewBox={`0 0 ${WIDE} ${HIGH}`}
-        className="h-14 w-full max-w-2xl"
+        className="h-20 w-full max-w-2xl"
         role="img"
         aria-label={
           `Last answers around the truth: ${right} of ${went.spread.length} right, ` +
@@ -44,7 +44,7 @@ export function Spread({ went }: { went: Schemas['QuestionWent'] }) {
             <circle
               key={i}
               cx={x(s.off)}
-              cy={AT - DOT - 1 - (height % 4) * 2 * DOT}
+              cy={AT - DOT - 1 - (height % 7) * 2 * DOT}
               r={DOT - 0.5}
               strokeWidth="1.5"
               className={s.right ? 'fill-verdigris stroke-verdigris' : 'fill-sheet stroke-copper'}

@@ -31,6 +31,10 @@ class Screenshots {
             Page page = Chrome.signIn(context, "ines");
             page.getByText("Physics 11").waitFor();
             shoot(page, "classes");
+            Chrome.ofClass(page, "Physics 11", Pattern.compile("^gradebook$")).click();
+            page.getByText("median of what").waitFor();
+            shoot(page, "gradebook");
+            page.goBack();
             Chrome.link(page, "Catalogue").click();
             page.getByLabel("Quantity").selectOption("volume");
             shoot(page, "catalogue");
@@ -46,6 +50,8 @@ class Screenshots {
             Chrome.ofClass(page, "Physics 10", Pattern.compile("^The lamp keeper's clock$")).click();
             page.getByText("Zofia Marr").waitFor();
             shoot(page, "class-list");
+            live(page);
+            page.goBack();
             Chrome.link(page, "Question by question").click();
             page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Answer")).waitFor();
             shoot(page, "by-question");
@@ -71,6 +77,22 @@ class Screenshots {
             Chrome.button(page, "Projector").click();
             page.setViewportSize(1024, 768);
             shoot(page, "projector");
+        }
+    }
+
+    /** The class at work, one student of which asks for help. */
+    private static void live(Page page) {
+        try (BrowserContext bench = Chrome.context(1280, 800)) {
+            Page student = Chrome.measuring(bench, "calla.munro");
+            Chrome.button(student, "Ask for help").click();
+            student.getByLabel("In your words").fill("Which end of the ruler is zero?");
+            student.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Ask for help"))
+                    .click();
+            Chrome.link(page, "Watch live").click();
+            page.getByText("Which end of the ruler is zero?").waitFor();
+            page.getByText("1 of 26 here").waitFor();
+            shoot(page, "live");
+            Chrome.button(student, "take back").click();
         }
     }
 
@@ -148,24 +170,6 @@ class Screenshots {
             Chrome.button(page, "Energy").click();
             new BenchHands(page).runTo("a time", "2.2");
             shoot(page, "side-by-side");
-            page.navigate(App.address() + "/bench/propeller-glider");
-            Chrome.button(page, "Start the propeller").click();
-            Chrome.button(page, "Pause").click();
-            new BenchHands(page).runTo("a time", "1.5");
-            Chrome.button(page, "Cut the thread").click();
-            Chrome.button(page, "Pause").click();
-            new BenchHands(page).runTo("a time", "2.1");
-            Chrome.button(page, "Draw").click();
-            Eyes eyes = new Eyes(page);
-            double[] glider = eyes.middle("[data-part=glider]");
-            eyes.drag(glider, new double[] {glider[0] + 130, glider[1] + 3});
-            eyes.drag(glider, new double[] {glider[0] + 2, glider[1] + 120});
-            eyes.drag(glider, new double[] {glider[0] - 2, glider[1] - 120});
-            Chrome.button(page, "Text").click();
-            page.mouse().click(glider[0] + 140, glider[1] + 6);
-            page.getByLabel("Words on the picture").fill("thrust");
-            page.getByLabel("Words on the picture").press("Enter");
-            shoot(page, "draw-over");
         }
     }
 
@@ -178,17 +182,6 @@ class Screenshots {
             page.getByLabel(Pattern.compile("^height, row 5")).click();
             page.getByText("This is how").waitFor();
             shoot(page, "run-table");
-        }
-        try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "arlo.venn");
-            Chrome.inItem(page, "The slip's lost label", "Go on");
-            Chrome.button(page, "Prediction").click();
-            page.getByTestId("film-time").waitFor();
-            Chrome.button(page, "Bounces").click();
-            page.getByLabel("up", new Page.GetByLabelOptions().setExact(true)).selectOption("t");
-            page.getByLabel("along", new Page.GetByLabelOptions().setExact(true)).selectOption("m");
-            page.getByTestId("expected").waitFor();
-            shoot(page, "sketch");
         }
         try (BrowserContext context = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(context, "arlo.venn");
