@@ -50,8 +50,14 @@ export function Following({
   };
   return (
     <>
-      <span className="text-fine text-soft" role="status">
-        {hears ? '● following' : 'not following just now'}
+      <span className="text-fine text-verdigris" role="status" title="This page follows what the student does">
+        {hears ? (
+          <>
+            ● <span className="sr-only">following</span>
+          </>
+        ) : (
+          'not following just now'
+        )}
       </span>
       <Button className={now?.call ? 'border-ochre bg-wash' : ''} onClick={() => setWriting(true)}>
         <MessageSquare size={15} aria-hidden />

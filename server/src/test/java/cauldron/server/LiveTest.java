@@ -149,6 +149,16 @@ class LiveTest {
     }
 
     @Test
+    void whoCallsWithoutEndIsSentToTheTeacher() {
+        Map<String, Object> call = Map.of("part", "aim", "block", "", "reading", false, "words", "");
+        for (int i = 0; i < 100; i++) {
+            assertThat(room.student().post(work + "/calls", call).statusCode()).isEqualTo(204);
+        }
+        assertThat(Visitor.read(room.student().post(work + "/calls", call)).get("detail").asString()).contains("speak to your teacher");
+        assertThat(isNull(seen().get("call"))).as("the last one stands").isFalse();
+    }
+
+    @Test
     void aClassPausesAndGoesOnAndKeepsWhatIsWritten() {
         String pause = "/api/teaching/classes/" + classId() + "/pause";
         try (Events student = room.student().listen(work + "/live")) {

@@ -23,6 +23,11 @@ public record Scheme(int completeness, List<String> spotCheck) {
     public static final Scheme USUAL = new Scheme(0, List.of());
     private static final int MOST = 60;
 
+    /** Whether it is looked at what is right there: where a spot check stands for all, only at its questions. */
+    public boolean looksAt(Block block) {
+        return block.points() > 0 && completeness < 100 && (spotCheck.isEmpty() || spotCheck.contains(block.id()));
+    }
+
     /** Notes questions that the sheet doesn't have, or that bring nothing. */
     void check(Sheet sheet, Where at) {
         for (String id : spotCheck) {

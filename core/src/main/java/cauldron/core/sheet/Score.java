@@ -38,7 +38,7 @@ public record Score(double points, int done, int asked, double forDone, boolean 
                     asked++;
                     done += progress.lack(block) == null ? 1 : 0;
                 }
-                if (block.points() > 0 && (scheme.spotCheck().isEmpty() || scheme.spotCheck().contains(block.id()))) {
+                if (scheme.looksAt(block)) {
                     counted.add(block);
                 }
             }
@@ -51,7 +51,7 @@ public record Score(double points, int done, int asked, double forDone, boolean 
         // Where everything that can bring points is looked at, they are added up as they are.
         double forRight = possible == 0 ? 0 : (1 - share) * all * right / possible;
         boolean waiting = counted.stream().anyMatch(b -> b.isMarkedByHand() && !marked.test(b.id()));
-        return new Score(tenth(forDone + forRight), done, asked, tenth(forDone), waiting && share < 1);
+        return new Score(tenth(forDone + forRight), done, asked, tenth(forDone), waiting);
     }
 
     private static double tenth(double points) {

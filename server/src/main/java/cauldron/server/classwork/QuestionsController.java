@@ -166,7 +166,7 @@ class QuestionsController {
                 continue;
             }
             answered += answer(own, e.getValue()).isEmpty() ? 0 : 1;
-            waiting += own.isMarkedByHand() && !e.getValue().marked().containsKey(block.id())
+            waiting += own.isMarkedByHand() && e.getValue().progress().sheet().scheme().looksAt(own) && !e.getValue().marked().containsKey(block.id())
                     && works.get(e.getKey()).submittedAt() != null ? 1 : 0;
         }
         return new QuestionLine(block.id(), block.type(), part.title(), block.prompt(), block.points(),

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -188,6 +189,20 @@ class Gradebooks {
         if (!given.containsAll(labs.keySet()) || !named.containsAll(labs.values())) {
             throw Problems.notFound("lab or category");
         }
+        try {
+            keep(classId, wanted, known, named);
+        } catch (DataIntegrityViolationException e) {
+            throw Problems.conflict("changed", "The categories were changed in another tab just now. Open them again.");
+        }
+        if (!given.isEmpty()) {
+            jdbc.sql("delete from graded_as where assignment_id in (:ids)").param("ids", given).update();
+        }
+        labs.forEach((lab, category) -> jdbc.sql("insert into graded_as (assignment_id, category_id) values (?, ?)")
+                .params(lab, category).update());
+        acts.keep(teacher, "changed the categories of", c.name());
+    }
+
+    private void keep(UUID classId, List<Wanted> wanted, Map<UUID, Category> known, Set<UUID> named) {
         known.values().stream().filter(k -> !named.contains(k.id())).forEach(categories::delete);
         // Names may go round among them: the old ones are let go of before any is taken.
         known.values().forEach(k -> k.set(k.id().toString(), k.weight(), 0));
@@ -199,12 +214,6 @@ class Gradebooks {
             categories.save(category);
         }
         categories.flush();
-        if (!given.isEmpty()) {
-            jdbc.sql("delete from graded_as where assignment_id in (:ids)").param("ids", given).update();
-        }
-        labs.forEach((lab, category) -> jdbc.sql("insert into graded_as (assignment_id, category_id) values (?, ?)")
-                .params(lab, category).update());
-        acts.keep(teacher, "changed the categories of", c.name());
     }
 
     /** A student needn't do a lab, or has to again. */

@@ -9,4 +9,6 @@ interface HelpCallRepository extends JpaRepository<HelpCall, UUID> {
 
     /** Those that stand. */
     List<HelpCall> findByWorkIdInAndEndedAtIsNull(Collection<UUID> workIds);
+
+    long countByWorkId(UUID workId);
 }

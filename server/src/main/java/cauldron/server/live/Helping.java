@@ -45,6 +45,8 @@ class Helping {
     record Told(UUID id, String words, String by, Instant at, boolean toAll, boolean read) {
     }
 
+    /** So many calls of one work are no calls for help. */
+    private static final int MOST_CALLS = 100;
     /** So many notes in one place are more than anybody reads. */
     private static final int MOST_NOTES = 200;
 
@@ -90,6 +92,9 @@ class Helping {
                 .orElseThrow(() -> Problems.invalid("part", "Part: this lab has no such part."));
         if (!block.isEmpty() && asked.blocks().stream().noneMatch(b -> b.id().equals(block))) {
             throw Problems.invalid("block", "Question: this part has no such question.");
+        }
+        if (calls.countByWorkId(workId) >= MOST_CALLS) {
+            throw Problems.conflict("full", "You have asked " + MOST_CALLS + " times in this lab: speak to your teacher.");
         }
         end(Set.of(workId), student.id());
         try {
