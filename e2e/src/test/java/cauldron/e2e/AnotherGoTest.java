@@ -15,14 +15,10 @@ class AnotherGoTest {
 
     @Test
     void aWorkIsGivenBackHandedInAgainAndItsPointsAreShownWhenTheTeacherSaysSo() throws Exception {
-        Client ines = new Client(App.address());
-        ines.ask("/api/session", "{\"userName\":\"ines\",\"secret\":\"lantern-harbour\"}");
-        String klass = ines.ask("/api/classes", "{\"name\":\"Again " + UUID.randomUUID().toString().substring(0, 6) + "\"}");
-        String lab = Client.find("\"id\":\"([^\"]+)\",[^{}]*\"title\":\"The lamp keeper's clock\"", ines.get("/api/labs").body());
-        String assignment = Client.find("\"id\":\"([^\"]+)\"", ines.ask("/api/teaching/assignments", "{\"labId\":\"" + lab
-                + "\",\"classes\":[{\"classId\":\"" + Client.find("\"id\":\"([^\"]+)\"", klass) + "\"}]}"));
+        Given given = Given.to("Again", Given.CLOCK);
+        String assignment = given.assignments().get(0);
         String name = "Again " + UUID.randomUUID().toString().substring(0, 6);
-        Client student = new Client(App.address()).join(Client.find("\"code\":\"([^\"]+)\"", klass), name);
+        Client student = given.student(name);
         student.entry("why", "answer", "{\"text\":\"As it is.\"}");
         student.ask("/api/works/" + student.work() + "/submission", "{}");
         String userName = Client.find("\"userName\":\"([^\"]+)\"", student.get("/api/me").body());

@@ -8,7 +8,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -22,17 +21,10 @@ class ByQuestionTest {
 
     @BeforeEach
     void aClassHasHandedIn() throws Exception {
-        Client ines = new Client(App.address());
-        ines.ask("/api/session", "{\"userName\":\"ines\",\"secret\":\"lantern-harbour\"}");
-        String klass = ines.ask("/api/classes", "{\"name\":\"Marked " + UUID.randomUUID().toString().substring(0, 6)
-                + "\"}");
-        String labs = ines.get("/api/labs").body();
-        String lab = Client.find("\"id\":\"([^\"]+)\",[^{}]*\"title\":\"The lamp keeper's clock\"", labs);
-        assignment = Client.find("\"id\":\"([^\"]+)\"", ines.ask("/api/teaching/assignments", "{\"labId\":\"" + lab
-                + "\",\"classes\":[{\"classId\":\"" + Client.find("\"id\":\"([^\"]+)\"", klass) + "\"}]}"));
-        String code = Client.find("\"code\":\"([^\"]+)\"", klass);
+        Given given = Given.to("Marked", Given.CLOCK);
+        assignment = given.assignments().get(0);
         for (int i = 0; i < CLASS; i++) {
-            Client student = new Client(App.address()).join(code, "Marked " + (char) ('A' + i) + " Student");
+            Client student = given.student("Marked " + (char) ('A' + i) + " Student");
             student.entry("why", "answer", "{\"text\":\"Explanation " + (char) ('A' + i)
                     + ": a heavier bob is pulled more and is as much harder to move.\"}");
             student.ask("/api/works/" + student.work() + "/submission", "{}");

@@ -7,35 +7,24 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** A gradebook is read, weighed and saved; a student reads the own line. */
 class GradebookTest {
 
-    private static final String CLOCK = "The lamp keeper's clock";
+    private static final String CLOCK = Given.CLOCK;
 
     @Test
     void aTeacherWeighsExcusesAndSavesAndAStudentReadsTheOwnLine() throws Exception {
-        Client ines = new Client(App.address());
-        ines.ask("/api/session", "{\"userName\":\"ines\",\"secret\":\"lantern-harbour\"}");
-        String name = "Graded " + UUID.randomUUID().toString().substring(0, 6);
-        String klass = Client.find("\"id\":\"([^\"]+)\"", ines.ask("/api/classes", "{\"name\":\"" + name + "\"}"));
-        String labs = ines.get("/api/labs").body();
-        for (String title : new String[] {"The air in the fog signal", CLOCK}) {
-            ines.ask("/api/teaching/assignments", "{\"labId\":\"" + Client.find("\"id\":\"([^\"]+)\",[^{}]*\"title\":\"" + title
-                    + "\"", labs) + "\",\"classes\":[{\"classId\":\"" + klass + "\"}]}");
-        }
-        String code = Client.find("\"code\":\"([^\"]+)\"", ines.get("/api/classes").body().replaceFirst("(?s).*?(?=" + klass
-                + ")", ""));
-        Client student = new Client(App.address()).join(code, "Graded Student");
+        Given given = Given.to("Graded", "The air in the fog signal", CLOCK);
+        Client student = given.student("Graded Student");
         student.ask("/api/works/" + student.work() + "/submission", "{}");
-        ines.ask("/api/works/" + student.work() + "/marks", "{\"block\":\"why\",\"points\":3,\"comment\":\"\"}");
+        given.teacher().ask("/api/works/" + student.work() + "/marks", "{\"block\":\"why\",\"points\":3,\"comment\":\"\"}");
         String userName = Client.find("\"userName\":\"([^\"]+)\"", student.get("/api/me").body());
         try (BrowserContext desk = Chrome.context(1280, 800); BrowserContext bench = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(desk, "ines");
-            Chrome.ofClass(page, name, Pattern.compile("^gradebook$")).click();
+            Chrome.ofClass(page, given.name(), Pattern.compile("^gradebook$")).click();
             assertThat(Chrome.button(page, "Graded Student, " + CLOCK + ": Handed in: 3 points.")).hasText("3");
             assertThat(page.getByText("37.5 %")).isVisible();
             AxeTest.check(page, "gradebook");

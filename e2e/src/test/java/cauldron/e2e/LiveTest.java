@@ -8,7 +8,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -21,15 +20,9 @@ class LiveTest {
 
     @BeforeEach
     void aClass() throws Exception {
-        Client ines = new Client(App.address());
-        ines.ask("/api/session", "{\"userName\":\"ines\",\"secret\":\"lantern-harbour\"}");
-        String klass = ines.ask("/api/classes", "{\"name\":\"Live " + UUID.randomUUID().toString().substring(0, 6)
-                + "\"}");
-        String labs = ines.get("/api/labs").body();
-        String lab = Client.find("\"id\":\"([^\"]+)\",[^{}]*\"title\":\"The lamp keeper's clock\"", labs);
-        assignment = Client.find("\"id\":\"([^\"]+)\"", ines.ask("/api/teaching/assignments", "{\"labId\":\"" + lab
-                + "\",\"classes\":[{\"classId\":\"" + Client.find("\"id\":\"([^\"]+)\"", klass) + "\"}]}"));
-        code = Client.find("\"code\":\"([^\"]+)\"", klass);
+        Given given = Given.to("Live", Given.CLOCK);
+        assignment = given.assignments().get(0);
+        code = given.code();
     }
 
     /** Joins the class and begins the lab. */

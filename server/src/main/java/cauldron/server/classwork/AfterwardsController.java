@@ -1,22 +1,15 @@
 package cauldron.server.classwork;
 
-import cauldron.core.block.Block;
-import cauldron.core.marking.HowItWent;
-import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.classes.Classes;
-import cauldron.server.marking.Marking;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
 import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -45,13 +38,13 @@ class AfterwardsController {
 
     private final Assignments assignments;
     private final Classes classes;
-    private final Marking marking;
+    private final ClassWorks works;
     private final Clock clock;
 
-    AfterwardsController(Assignments assignments, Classes classes, Marking marking, Clock clock) {
+    AfterwardsController(Assignments assignments, Classes classes, ClassWorks works, Clock clock) {
         this.assignments = assignments;
         this.classes = classes;
-        this.marking = marking;
+        this.works = works;
         this.clock = clock;
     }
 
@@ -64,26 +57,8 @@ class AfterwardsController {
         Assignments.AssignmentInfo a = opened.assignment();
         // What was met by others may be a hint: it is told to those alone who can't change theirs any more.
         boolean over = opened.work().submittedAt() != null && a.showsPoints() && !a.terms().takesBack(clock.instant());
-        return new Afterwards(over ? hard(a) : List.of(), next(me));
-    }
-
-    private List<String> hard(Assignments.AssignmentInfo a) {
-        Set<UUID> students = classes.students(Set.of(a.classId())).getOrDefault(a.classId(), Set.of());
-        Map<UUID, Sheet> sheets = new LinkedHashMap<>();
-        assignments.worksOn(Set.of(a.id())).stream().filter(w -> students.contains(w.studentId()))
-                .forEach(w -> sheets.put(w.id(), assignments.sheet(a, w)));
-        Map<UUID, Marking.Standing> stands = marking.standings(sheets);
-        List<HowItWent.Asked> asked = new ArrayList<>();
-        for (Sheet.Part part : assignments.sheet(a).parts()) {
-            for (Block block : part.blocks()) {
-                if (block.points() > 0 && !block.isMarkedByHand()) {
-                    asked.add(new HowItWent.Asked(block.prompt(), HowItWent.of(stands.values().stream()
-                            .map(s -> s.tried().get(block.id())).filter(Objects::nonNull).map(t -> t.all().stream()
-                                    .map(one -> new HowItWent.Found(one.verdict(), one.feedback())).toList()).toList())));
-                }
-            }
-        }
-        return HowItWent.toTalkAbout(asked);
+        return new Afterwards(over ? ClassWorks.toTalkAbout(assignments.sheet(a), works.standings(a, works.works(a))
+                .values()) : List.of(), next(me));
     }
 
     private NextLab next(Person me) {

@@ -22,7 +22,6 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -124,13 +123,16 @@ class QuestionsController {
 
     private final Classes classes;
     private final Assignments assignments;
+    private final ClassWorks classWorks;
     private final Marking marking;
     private final Accounts accounts;
     private final Clock clock;
 
-    QuestionsController(Classes classes, Assignments assignments, Marking marking, Accounts accounts, Clock clock) {
+    QuestionsController(Classes classes, Assignments assignments, ClassWorks classWorks, Marking marking,
+            Accounts accounts, Clock clock) {
         this.classes = classes;
         this.assignments = assignments;
+        this.classWorks = classWorks;
         this.marking = marking;
         this.accounts = accounts;
         this.clock = clock;
@@ -139,8 +141,8 @@ class QuestionsController {
     @GetMapping
     QuestionList questions(@PathVariable UUID id, @AuthenticationPrincipal Person me) {
         Assignments.AssignmentInfo a = assignments.ownedBy(id, me.id());
-        Map<UUID, Assignments.WorkInfo> works = works(a);
-        Map<UUID, Marking.Standing> stands = standings(a, works);
+        Map<UUID, Assignments.WorkInfo> works = classWorks.works(a);
+        Map<UUID, Marking.Standing> stands = classWorks.standings(a, works);
         Sheet now = assignments.sheet(a);
         List<QuestionLine> list = new ArrayList<>();
         for (Sheet.Part part : now.parts()) {
@@ -150,10 +152,8 @@ class QuestionsController {
                 }
             }
         }
-        List<HowItWent.Asked> asked = list.stream().filter(q -> !q.byHand())
-                .map(q -> new HowItWent.Asked(q.prompt(), went(stands.values(), q.block()))).toList();
         return new QuestionList(id, now.title(), classes.ownedBy(a.classId(), me.id()).name(), list,
-                HowItWent.toTalkAbout(asked));
+                ClassWorks.toTalkAbout(now, stands.values()));
     }
 
     private static QuestionLine line(Sheet.Part part, Block block, Map<UUID, Assignments.WorkInfo> works,
@@ -178,12 +178,12 @@ class QuestionsController {
         Assignments.AssignmentInfo a = assignments.ownedBy(id, me.id());
         Sheet now = assignments.sheet(a);
         Block asked = pointed(now, block);
-        Map<UUID, Assignments.WorkInfo> works = works(a);
+        Map<UUID, Assignments.WorkInfo> works = classWorks.works(a);
         Map<UUID, Person> people = accounts.people(Set.copyOf(works.values().stream()
                 .map(Assignments.WorkInfo::studentId)
                 .toList()));
         List<AnswerLine> answers = new ArrayList<>();
-        Map<UUID, Marking.Standing> stands = standings(a, works);
+        Map<UUID, Marking.Standing> stands = classWorks.standings(a, works);
         stands.forEach((work, s) -> {
             Block own = s.progress().sheet().block(block);
             if (own != null && own.type().equals(asked.type())) {
@@ -196,14 +196,8 @@ class QuestionsController {
         return new QuestionView(block, shown(now, block), asked.points(),
                 asked instanceof NumberBlock number ? KeyWords.right(number.key(), now) : List.of(),
                 asked instanceof NumberBlock number ? KeyWords.slips(number.key(), now) : List.of(), answers,
-                told(went(stands.values(), block), marking.minutes(stands, block), asked,
+                told(ClassWorks.went(stands.values(), block), marking.minutes(stands, block), asked,
                         spread(works, stands, block)), marking.comments(me, BANK));
-    }
-
-    private static HowItWent went(Collection<Marking.Standing> stands, String block) {
-        return HowItWent.of(stands.stream().map(s -> s.tried().get(block)).filter(Objects::nonNull).map(t -> t.all()
-                .stream()
-                .map(one -> new HowItWent.Found(one.verdict(), one.feedback())).toList()).toList());
     }
 
     private static QuestionWent told(HowItWent went, Double minutes, Block asked, List<OffBy> spread) {
@@ -257,27 +251,13 @@ class QuestionsController {
     @Transactional
     public void mark(@PathVariable UUID id, @PathVariable String block, @AuthenticationPrincipal Person me,
             @Valid @RequestBody SameMark form) {
-        Set<UUID> on = works(assignments.ownedBy(id, me.id())).keySet();
+        Set<UUID> on = classWorks.works(assignments.ownedBy(id, me.id())).keySet();
         for (UUID work : Set.copyOf(form.works())) {
             if (!on.contains(work)) {
                 throw Problems.notFound("work");
             }
             marking.mark(work, me, block, form.points(), form.comment(), "");
         }
-    }
-
-    private Map<UUID, Assignments.WorkInfo> works(Assignments.AssignmentInfo a) {
-        Set<UUID> students = classes.students(Set.of(a.classId())).getOrDefault(a.classId(), Set.of());
-        Map<UUID, Assignments.WorkInfo> works = new LinkedHashMap<>();
-        assignments.worksOn(Set.of(a.id())).stream().filter(w -> students.contains(w.studentId()))
-                .forEach(w -> works.put(w.id(), w));
-        return works;
-    }
-
-    private Map<UUID, Marking.Standing> standings(Assignments.AssignmentInfo a, Map<UUID, Assignments.WorkInfo> works) {
-        Map<UUID, Sheet> sheets = new LinkedHashMap<>();
-        works.forEach((work, info) -> sheets.put(work, assignments.sheet(a, info)));
-        return sheets.isEmpty() ? Map.of() : marking.standings(sheets);
     }
 
     private static Block pointed(Sheet sheet, String id) {
