@@ -22,6 +22,21 @@ function useOver(until?: string): boolean {
   return over === until;
 }
 
+const SAID_EVERY = 15_000;
+
+/** Says every quarter of a minute that the page is there: a network that is lost breaks no stream. */
+function useHere(work: string, part: string) {
+  useEffect(() => {
+    const timer = setInterval(() => {
+      // Out of reach: that is just what the teacher is to see.
+      void api
+        .POST('/api/works/{workId}/here', { params: { path: { workId: work }, query: { part } } })
+        .catch(() => undefined);
+    }, SAID_EVERY);
+    return () => clearInterval(timer);
+  }, [work, part]);
+}
+
 /**
  * A student's page in touch with the teacher: notes come in, help is asked for, the class pauses together. Without a
  * network the lab goes on without it.
@@ -44,6 +59,7 @@ export function AtWork({
   const [now, setNow] = useState<Schemas['WorkNow']>();
   const [asking, setAsking] = useState(false);
   useEvents<Schemas['WorkNow']>(`/api/works/${work}/live?part=${encodeURIComponent(part.id)}`, setNow);
+  useHere(work, part.id);
   const takeBack = useMutation({
     mutationFn: () => ask(api.DELETE('/api/works/{workId}/calls', { params: { path: { workId: work } } })),
   });

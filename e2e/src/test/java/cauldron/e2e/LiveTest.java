@@ -125,7 +125,7 @@ class LiveTest {
             three.setOffline(true);
             type(away, 1, "Shag", "117.0", "43.46");
             assertThat(row(teacher, "Odette Away")).containsText("away", new LocatorAssertions.ContainsTextOptions()
-                    .setTimeout(60_000));
+                    .setTimeout(75_000));
             assertThat(row(teacher, "Odette Away")).not().containsText("43.46");
 
             // All look up, also who comes back to a network only now; and go on where they were.

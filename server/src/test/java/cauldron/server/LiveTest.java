@@ -210,6 +210,7 @@ class LiveTest {
             assertThat(stranger.post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false, "words", ""))
                     .statusCode()).isEqualTo(404);
             assertThat(stranger.delete(work + "/calls").statusCode()).isEqualTo(404);
+            assertThat(stranger.post(work + "/here", Map.of()).statusCode()).isEqualTo(404);
             assertThat(stranger.post(work + "/notes/" + note + "/read", Map.of()).statusCode()).isEqualTo(404);
             assertThat(stranger.get(assignment + "/now").statusCode()).isEqualTo(at);
             assertThat(stranger.get(assignment + "/live").statusCode()).isEqualTo(at);
@@ -254,6 +255,16 @@ class LiveTest {
     private String seenAt() {
         return DATABASE.queryForObject("select seen_at::text from presence where work_id = ?", String.class,
                 UUID.fromString(room.work()));
+    }
+
+    @Test
+    void whoListensToAnotherServerIsHereAllTheSame() {
+        assertThat(seen().get("here").asBoolean()).isFalse();
+        assertThat(room.student().post(work + "/here?part=predict", Map.of()).statusCode()).isEqualTo(204);
+        assertThat(seen().get("here").asBoolean()).isTrue();
+        assertThat(seen().get("part").asString()).isEqualTo("Prediction");
+        room.teacher().post(work + "/here?part=aim", Map.of());
+        assertThat(seen().get("part").asString()).as("a teacher who looks tells nothing").isEqualTo("Prediction");
     }
 
     @Test

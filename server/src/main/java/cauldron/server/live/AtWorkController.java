@@ -9,6 +9,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -45,12 +46,14 @@ class AtWorkController {
 
     private final LiveStreams streams;
     private final LiveWorks works;
+    private final Presences presences;
     private final Helping helping;
     private final Assignments assignments;
 
-    AtWorkController(LiveStreams streams, LiveWorks works, Helping helping, Assignments assignments) {
+    AtWorkController(LiveStreams streams, LiveWorks works, Presences presences, Helping helping, Assignments assignments) {
         this.streams = streams;
         this.works = works;
+        this.presences = presences;
         this.helping = helping;
         this.assignments = assignments;
     }
@@ -90,6 +93,20 @@ class AtWorkController {
         }
         unbuffered(response);
         return streams.hear(me.id(), heard, part);
+    }
+
+    /** A student's page is still there; it says so four times a minute. */
+    @PostMapping("/here")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void here(@PathVariable UUID workId, @RequestParam(defaultValue = "") String part,
+            @AuthenticationPrincipal Person me) {
+        // Most listen to this very server, which knows them: that takes no statement.
+        if (!streams.here(me.id(), workId)) {
+            LiveWorks.Heard heard = heard(workId, me);
+            if (!heard.followed() && part.length() <= LONGEST_PART) {
+                presences.tell(Map.of(workId, part));
+            }
+        }
     }
 
     @PostMapping("/calls")

@@ -45,6 +45,11 @@ class LiveStreams implements SmartLifecycle {
     private static final int HANDS = 4;
     /** Ticks after which a page that has gone is noticed. */
     private static final int BEAT = 5;
+    /**
+     * A page that listens says every quarter of a minute that it is there. A network that is lost breaks no stream: for
+     * minutes what is sent seems to arrive.
+     */
+    private static final Duration SILENT = Duration.ofSeconds(24);
 
     private record ClassListener(UUID person, LiveClasses.Watched watched, Feed<Seen.Moment> feed) {
     }
@@ -56,6 +61,7 @@ class LiveStreams implements SmartLifecycle {
         private final Feed<WorkNow> feed;
         private final long number;
         private volatile boolean fresh = true;
+        private volatile long heardAt = System.nanoTime();
 
         WorkListener(long number, UUID person, LiveWorks.Heard heard, String part, Feed<WorkNow> feed) {
             this.number = number;
@@ -63,6 +69,10 @@ class LiveStreams implements SmartLifecycle {
             this.heard = heard;
             this.part = part;
             this.feed = feed;
+        }
+
+        boolean isHeard() {
+            return System.nanoTime() - heardAt < SILENT.toNanos();
         }
     }
 
@@ -145,6 +155,14 @@ class LiveStreams implements SmartLifecycle {
         return emitter;
     }
 
+    /** A student's page says that it is there; false where it doesn't listen to this server. */
+    boolean here(UUID person, UUID work) {
+        List<WorkListener> own = workListeners.stream().filter(l -> l.person.equals(person) && l.heard.work().equals(work)
+                && !l.heard.followed()).toList();
+        own.forEach(l -> l.heardAt = System.nanoTime());
+        return !own.isEmpty();
+    }
+
     private SseEmitter emitter(UUID person) {
         long own = classListeners.stream().filter(l -> l.person().equals(person)).count()
                 + workListeners.stream().filter(l -> l.person.equals(person)).count();
@@ -175,7 +193,7 @@ class LiveStreams implements SmartLifecycle {
             if (ticks % Presences.TOLD_EVERY.toSeconds() == 0) {
                 Map<UUID, String> here = new LinkedHashMap<>();
                 // Where one of several pages of a work is looked at last, there its student is.
-                workListeners.stream().filter(l -> !l.heard.followed())
+                workListeners.stream().filter(l -> !l.heard.followed() && l.isHeard())
                         .sorted(Comparator.comparingLong(l -> l.number)).forEach(l -> here.put(l.heard.work(), l.part));
                 presences.tell(here);
             }
