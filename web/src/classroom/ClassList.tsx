@@ -39,7 +39,10 @@ export function ClassList() {
             <h1 className="mr-auto text-title font-bold">{data.title}</h1>
             <Link
               to={`/assignments/${data.id}/live`}
-              className="rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper hover:brightness-110"
+              className={
+                'rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper ' +
+                'hover:brightness-110'
+              }
             >
               Watch live
             </Link>
@@ -114,7 +117,8 @@ function PointsShown({ list }: { list: Schemas['ClassList'] }) {
       <p className="flex-1">
         {list.pointsShown
           ? 'Students see their points and marks.'
-          : `Students don’t see points and marks yet${waiting ? `; ${waiting} still ${waiting === 1 ? 'waits' : 'wait'} to be marked` : ''}.`}
+          : `Students don’t see points and marks yet` +
+            `${waiting ? `; ${waiting} still ${waiting === 1 ? 'waits' : 'wait'} to be marked` : ''}.`}
       </p>
       <Trouble error={show.error} />
       <Button disabled={show.isPending} onClick={() => show.mutate(!list.pointsShown)}>

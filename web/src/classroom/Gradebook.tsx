@@ -196,7 +196,10 @@ function CellDialog({ chosen, classId, onClose }: { chosen: Chosen; classId: str
           {cell.workId && (
             <Link
               to={`/work/${cell.workId}`}
-              className="inline-flex min-h-9 items-center rounded-house border border-copper bg-copper px-3.5 font-semibold text-on-copper"
+              className={
+                'inline-flex min-h-9 items-center rounded-house border border-copper bg-copper px-3.5 ' +
+                'font-semibold text-on-copper'
+              }
             >
               {cell.waiting ? 'Mark the work' : 'Open the work'}
             </Link>

@@ -81,7 +81,10 @@ export function StudentRow({
   const needs = !!s.call || s.signs.length > 0;
   return (
     <li
-      className={`flex h-10 items-center gap-2.5 border-b px-2 ${needs ? 'border-l-3 border-l-ochre bg-wash' : 'border-l-3 border-l-transparent'}`}
+      className={
+        'flex h-10 items-center gap-2.5 border-b border-l-3 px-2 ' +
+        (needs ? 'border-l-ochre bg-wash' : 'border-l-transparent')
+      }
     >
       <input
         type="checkbox"

@@ -28,7 +28,8 @@ class AnotherGoTest {
             Chrome.button(teacher, "Times and rules").click();
             teacher.getByLabel(Pattern.compile("appear to all students together")).check();
             Chrome.button(teacher, "Keep it").click();
-            assertThat(teacher.getByText("Students don’t see points and marks yet; 1 still waits to be marked.")).isVisible();
+            assertThat(teacher.getByText("Students don’t see points and marks yet; 1 still waits to be marked."))
+                    .isVisible();
             Chrome.link(teacher, "Mark the work of " + name).click();
             teacher.getByLabel(Pattern.compile("^Points, 0 to 4")).fill("1");
             Chrome.button(teacher, "Give the mark").click();

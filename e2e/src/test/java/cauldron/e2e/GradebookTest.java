@@ -20,7 +20,8 @@ class GradebookTest {
         Given given = Given.to("Graded", "The air in the fog signal", CLOCK);
         Client student = given.student("Graded Student");
         student.ask("/api/works/" + student.work() + "/submission", "{}");
-        given.teacher().ask("/api/works/" + student.work() + "/marks", "{\"block\":\"why\",\"points\":3,\"comment\":\"\"}");
+        given.teacher().ask("/api/works/" + student.work() + "/marks",
+                "{\"block\":\"why\",\"points\":3,\"comment\":\"\"}");
         String userName = Client.find("\"userName\":\"([^\"]+)\"", student.get("/api/me").body());
         try (BrowserContext desk = Chrome.context(1280, 800); BrowserContext bench = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(desk, "ines");
@@ -45,7 +46,8 @@ class GradebookTest {
                 Chrome.button(page, "Save as a file").click();
                 page.getByText("as CSV").click();
             });
-            org.assertj.core.api.Assertions.assertThat(Files.readString(file.path())).contains("Graded Student," + userName
+            org.assertj.core.api.Assertions.assertThat(Files.readString(file.path()))
+                    .contains("Graded Student," + userName
                     + ",,37.5,37.5");
 
             Chrome.button(page, Pattern.compile("^Graded Student, " + CLOCK)).click();

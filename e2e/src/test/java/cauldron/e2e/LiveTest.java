@@ -88,7 +88,8 @@ class LiveTest {
             // Three wrong tries in a row are a sign, in words.
             seal(stuck);
             for (int i = 1; i <= 5; i++) {
-                type(stuck, i, List.of("Tern", "Petrel", "Gannet", "Shag", "Skua").get(i - 1), "" + (40 + i), "" + (25 + i));
+                type(stuck, i, List.of("Tern", "Petrel", "Gannet", "Shag", "Skua").get(i - 1), "" + (40 + i), ""
+                        + (25 + i));
             }
             Chrome.part(stuck, "Analyse");
             Locator g = Chrome.question(stuck, "points");

@@ -86,7 +86,8 @@ class Screenshots {
             Page student = Chrome.measuring(bench, "calla.munro");
             Chrome.button(student, "Ask for help").click();
             student.getByLabel("In your words").fill("Which end of the ruler is zero?");
-            student.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Ask for help"))
+            student.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions()
+                    .setName("Ask for help"))
                     .click();
             Chrome.link(page, "Watch live").click();
             page.getByText("Which end of the ruler is zero?").waitFor();

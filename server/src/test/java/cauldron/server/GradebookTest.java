@@ -35,7 +35,8 @@ class GradebookTest {
         for (String name : List.of("Abe", "Bea", "=Cleo")) {
             Visitor student = new Visitor();
             student.get("/api/me");
-            student.post("/api/join", Map.of("code", made.get("code").asString(), "displayName", name, "secret", "eight-chars"));
+            student.post("/api/join", Map.of("code", made.get("code").asString(), "displayName", name, "secret",
+                    "eight-chars"));
             students.put(name, student);
         }
         handIn("Abe", clock, 4);
@@ -51,7 +52,8 @@ class GradebookTest {
     /** Hands a lab in and has its explanation marked. */
     private void handIn(String name, String assignment, double points) {
         Visitor student = students.get(name);
-        String work = "/api/works/" + Visitor.read(student.post("/api/assigned/" + assignment + "/work", Map.of())).get("workId")
+        String work = "/api/works/" + Visitor.read(student.post("/api/assigned/" + assignment + "/work", Map.of()))
+                .get("workId")
                 .asString();
         student.post(work + "/submission", Map.of());
         for (JsonNode part : ines.json(work).at("/sheet/parts")) {
@@ -80,7 +82,8 @@ class GradebookTest {
 
     /** The due time of a lab is over. */
     private void overdue(String assignment) {
-        DATABASE.update("update assignment set due_at = now() - interval '1 hour' where id = ?", UUID.fromString(assignment));
+        DATABASE.update("update assignment set due_at = now() - interval '1 hour' where id = ?",
+                UUID.fromString(assignment));
     }
 
     @Test
@@ -108,10 +111,12 @@ class GradebookTest {
         assertThat(line("Bea").get("percent").asDouble()).isEqualTo(Math.rint(2000 / (ofClock + ofFog)) / 10);
         Map<String, Object> excuse = Map.of("studentId", line("Bea").get("id").asString(), "excused", true);
         assertThat(ines.post("/api/teaching/assignments/" + fog + "/excused", excuse).statusCode()).isEqualTo(204);
-        assertThat(ines.post("/api/teaching/assignments/" + fog + "/excused", excuse).statusCode()).as("twice").isEqualTo(204);
+        assertThat(ines.post("/api/teaching/assignments/" + fog + "/excused", excuse).statusCode()).as("twice")
+                .isEqualTo(204);
         assertThat(line("Bea").get("cells").get(1).get("excused").asBoolean()).isTrue();
         assertThat(line("Bea").get("percent").asDouble()).isEqualTo(Math.rint(2000 / ofClock) / 10);
-        ines.post("/api/teaching/assignments/" + fog + "/excused", Map.of("studentId", excuse.get("studentId"), "excused", false));
+        ines.post("/api/teaching/assignments/" + fog + "/excused",
+                Map.of("studentId", excuse.get("studentId"), "excused", false));
         assertThat(line("Bea").get("cells").get(1).get("missing").asBoolean()).as("has to again").isTrue();
     }
 
@@ -121,21 +126,25 @@ class GradebookTest {
         String talks = UUID.randomUUID().toString();
         String at = "/api/teaching/classes/" + classId + "/categories";
         Map<String, Object> weights = Map.of("categories", List.of(Map.of("id", labs, "name", "Practical", "weight", 3),
-                Map.of("id", talks, "name", "Theory", "weight", 1)), "labs", List.of(Map.of("assignmentId", clock, "category",
+                Map.of("id", talks, "name", "Theory", "weight", 1)), "labs",
+                List.of(Map.of("assignmentId", clock, "category",
                         labs), Map.of("assignmentId", fog, "category", talks)));
         assertThat(ines.post(at, weights).statusCode()).isEqualTo(204);
         double ofClock = book().get("labs").get(0).get("of").asDouble();
         double ofFog = book().get("labs").get(1).get("of").asDouble();
         assertThat(book().get("labs").get(1).get("category").asString()).isEqualTo(talks);
-        assertThat(line("Abe").get("percent").asDouble()).isEqualTo(Math.rint(1000 * (3 * 4 / ofClock + 3 / ofFog) / 4) / 10);
+        assertThat(line("Abe").get("percent").asDouble()).isEqualTo(Math.rint(1000 * (3 * 4 / ofClock
+                + 3 / ofFog) / 4) / 10);
         // Names change places.
-        assertThat(ines.post(at, Map.of("categories", List.of(Map.of("id", labs, "name", "Theory", "weight", 3), Map.of("id",
+        assertThat(ines.post(at, Map.of("categories", List.of(Map.of("id", labs, "name", "Theory", "weight", 3),
+                Map.of("id",
                 talks, "name", "Practical", "weight", 1)), "labs", List.of())).statusCode()).isEqualTo(204);
         assertThat(book().get("categories").get(0).get("name").asString()).isEqualTo("Theory");
         assertThat(ines.post(at, Map.of("categories", List.of(), "labs", List.of())).statusCode()).isEqualTo(204);
         assertThat(book().get("categories").isEmpty()).isTrue();
         assertThat(book().get("labs").get(1).get("category").isNull()).isTrue();
-        assertThat(Visitor.read(ines.post(at, Map.of("categories", List.of(Map.of("id", labs, "name", "A", "weight", -1)), "labs",
+        assertThat(Visitor.read(ines.post(at, Map.of("categories",
+                List.of(Map.of("id", labs, "name", "A", "weight", -1)), "labs",
                 List.of()))).get("detail").asString()).contains("Weight: 0 to 1000");
         assertThat(Visitor.read(ines.post(at, Map.of("categories", List.of(Map.of("id", labs, "name", "A", "weight", 1),
                 Map.of("id", talks, "name", "a ", "weight", 1)), "labs", List.of()))).get("detail").asString())
@@ -156,7 +165,8 @@ class GradebookTest {
                     ines.getForBytes(at + format))).at("/done/sheets/0/rows");
             List<String> abe = new ArrayList<>();
             rows.get(2).forEach(cell -> abe.add(cell.asString()));
-            assertThat(abe).as(format).startsWith("Abe").contains("4", "3").endsWith(print(line("Abe").get("percent").asDouble()));
+            assertThat(abe).as(format).startsWith("Abe").contains("4", "3")
+                    .endsWith(print(line("Abe").get("percent").asDouble()));
             assertThat(rows.get(3).get(3).asString()).as(format).isEqualTo("missing");
         }
         String percent = new String(ines.getForBytes(at + "csv?percent=true"), StandardCharsets.UTF_8);
@@ -170,7 +180,8 @@ class GradebookTest {
 
     @Test
     void aStudentReadsTheOwnLineAlone() {
-        ines.post("/api/teaching/assignments/" + fog + "/terms", Map.of("lateRule", "MARKED", "again", false, "together", true));
+        ines.post("/api/teaching/assignments/" + fog + "/terms",
+                Map.of("lateRule", "MARKED", "again", false, "together", true));
         JsonNode books = students.get("Abe").json("/api/points");
         assertThat(books.size()).isEqualTo(1);
         assertThat(books.get(0).get("students").size()).isEqualTo(1);
@@ -186,9 +197,11 @@ class GradebookTest {
             int at = stranger == tobiah ? 404 : 403;
             assertThat(stranger.get(book).statusCode()).isEqualTo(at);
             assertThat(stranger.get(book + "/csv").statusCode()).isEqualTo(at);
-            assertThat(stranger.post("/api/teaching/classes/" + classId + "/categories", Map.of("categories", List.of(), "labs",
+            assertThat(stranger.post("/api/teaching/classes/" + classId + "/categories",
+                    Map.of("categories", List.of(), "labs",
                     List.of())).statusCode()).isEqualTo(at);
-            assertThat(stranger.post("/api/teaching/assignments/" + clock + "/excused", Map.of("studentId", bea, "excused",
+            assertThat(stranger.post("/api/teaching/assignments/" + clock + "/excused",
+                    Map.of("studentId", bea, "excused",
                     true)).statusCode()).isEqualTo(at);
         }
         assertThat(tobiah.get("/api/points").statusCode()).isEqualTo(403);

@@ -22,7 +22,8 @@ class HistoryTest {
     private final String work = "/api/works/" + room.work();
 
     private HttpResponse<String> mark(String block, double points, String comment, String reason) {
-        return room.teacher().post(work + "/marks", Map.of("block", block, "points", points, "comment", comment, "reason",
+        return room.teacher().post(work + "/marks", Map.of("block", block, "points", points, "comment", comment,
+                "reason",
                 reason));
     }
 
@@ -41,7 +42,8 @@ class HistoryTest {
         room.seal();
         room.keep("readings", "rows", Map.of("order", List.of("r1")), "readings", "cell/r1/L", Map.of("text", "41.0"));
         room.student().post(work + "/submission", Map.of());
-        assertThat(room.teacher().post(work + "/reopening", Map.of("words", " Measure to the middle of the bob. ")).statusCode())
+        assertThat(room.teacher().post(work + "/reopening", Map.of("words", " Measure to the middle of the bob. "))
+                .statusCode())
                 .isEqualTo(200);
         JsonNode again = room.student().json(work).get("again");
         assertThat(again.get("words").asString()).isEqualTo("Measure to the middle of the bob.");
@@ -84,14 +86,16 @@ class HistoryTest {
         assertThat(Visitor.read(mark("why", 2, "", "")).get("detail").asString()).contains("a mark of 3 stood here");
         assertThat(mark("why", 2, "", "Copied from the board").statusCode()).isEqualTo(204);
         assertThat(mark("why", 2.5, "Better than I saw.", "").statusCode()).isEqualTo(204);
-        assertThat(deeds(room.teacher())).containsExactly("MARKED 2.5: Better than I saw.", "MARKED 2.0: Copied from the board",
+        assertThat(deeds(room.teacher())).containsExactly("MARKED 2.5: Better than I saw.",
+                "MARKED 2.0: Copied from the board",
                 "MARKED 3.0", "MARKED 1.0", "MARKED 0.0");
     }
 
     @Test
     void pointsWaitUntilTheTeacherShowsThem() {
         String assignment = "/api/teaching/assignments/" + room.assignment();
-        assertThat(room.teacher().post(assignment + "/terms", Map.of("lateRule", "MARKED", "again", true, "together", true))
+        assertThat(room.teacher().post(assignment + "/terms",
+                Map.of("lateRule", "MARKED", "again", true, "together", true))
                 .statusCode()).isEqualTo(200);
         room.seal();
         room.student().post(work + "/submission", Map.of());
@@ -105,7 +109,8 @@ class HistoryTest {
         assertThat(room.teacher().json(work).at("/score/points").asDouble()).isEqualTo(3);
         assertThat(room.teacher().json(assignment).get("pointsShown").asBoolean()).isFalse();
         assertThat(room.student().post(assignment + "/points", Map.of("shown", true)).statusCode()).isEqualTo(403);
-        assertThat(Visitor.signedIn("tobiah").post(assignment + "/points", Map.of("shown", true)).statusCode()).isEqualTo(404);
+        assertThat(Visitor.signedIn("tobiah").post(assignment + "/points", Map.of("shown", true)).statusCode())
+                .isEqualTo(404);
         assertThat(room.teacher().post(assignment + "/points", Map.of("shown", true)).statusCode()).isEqualTo(200);
         seen = room.student().json(work);
         assertThat(seen.at("/marks/why/comment").asString()).isEqualTo("Good.");

@@ -102,7 +102,8 @@ class LiveTest {
         DATABASE.update("insert into presence (work_id, part, since, seen_at) values (?, 'x', now() - interval '8 minutes',"
                 + " now())", UUID.fromString(room.work()));
         assertThat(seen().get("signs").get(1).asString()).as("since they came").isEqualTo("nothing new for 8 min");
-        assertThat(room.teacher().json(assignment + "/now?quiet=9").get("students").get(0).get("signs").size()).isEqualTo(1);
+        assertThat(room.teacher().json(assignment + "/now?quiet=9").get("students").get(0).get("signs").size())
+                .isEqualTo(1);
         assertThat(room.teacher().get(assignment + "/now?quiet=0").body()).contains("Quiet: 1 to 60 minutes.");
         room.student().post(work + "/submission", Map.of());
         assertThat(seen().get("signs").isEmpty()).as("handed in").isTrue();
@@ -110,13 +111,15 @@ class LiveTest {
 
     @Test
     void notesStayWithTheWorkAndAreReadOnce() {
-        room.teacher().post(assignment + "/notes", Map.of("works", List.of(), "words", "  Mind the zero of the ruler. "));
+        room.teacher().post(assignment + "/notes", Map.of("works", List.of(), "words",
+                "  Mind the zero of the ruler. "));
         JsonNode note = room.student().json(work + "/now").get("notes").get(0);
         assertThat(note.get("words").asString()).isEqualTo("Mind the zero of the ruler.");
         assertThat(note.get("toAll").asBoolean()).isTrue();
         assertThat(note.get("read").asBoolean()).isFalse();
         for (int i = 0; i < 2; i++) {
-            assertThat(room.student().post(work + "/notes/" + note.get("id").asString() + "/read", Map.of()).statusCode())
+            assertThat(room.student().post(work + "/notes/" + note.get("id").asString() + "/read", Map.of())
+                    .statusCode())
                     .isEqualTo(204);
         }
         assertThat(room.student().json(work + "/now").get("notes").get(0).get("read").asBoolean()).isTrue();
@@ -140,11 +143,14 @@ class LiveTest {
         room.teacher().post(assignment + "/notes", Map.of("works", List.of(room.work()), "words", ""));
         assertThat(isNull(seen().get("call"))).as("answered by word of mouth").isTrue();
         assertThat(room.student().json(work + "/now").get("notes").isEmpty()).isTrue();
-        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "nowhere", "block", "", "reading", false,
+        assertThat(Visitor.read(room.student().post(work + "/calls",
+                Map.of("part", "nowhere", "block", "", "reading", false,
                 "words", ""))).get("field").asString()).isEqualTo("part");
-        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "measure", "block", "g", "reading", false,
+        assertThat(Visitor.read(room.student().post(work + "/calls",
+                Map.of("part", "measure", "block", "g", "reading", false,
                 "words", ""))).get("field").asString()).isEqualTo("block");
-        assertThat(Visitor.read(room.student().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false,
+        assertThat(Visitor.read(room.student().post(work + "/calls",
+                Map.of("part", "measure", "block", "", "reading", false,
                 "words", "x".repeat(301)))).get("detail").asString()).contains("At most 300 characters");
     }
 
@@ -154,7 +160,8 @@ class LiveTest {
         for (int i = 0; i < 100; i++) {
             assertThat(room.student().post(work + "/calls", call).statusCode()).isEqualTo(204);
         }
-        assertThat(Visitor.read(room.student().post(work + "/calls", call)).get("detail").asString()).contains("speak to your teacher");
+        assertThat(Visitor.read(room.student().post(work + "/calls", call)).get("detail").asString())
+                .contains("speak to your teacher");
         assertThat(isNull(seen().get("call"))).as("the last one stands").isFalse();
     }
 
@@ -207,7 +214,8 @@ class LiveTest {
             int at = stranger == tobiah ? 404 : 403;
             assertThat(stranger.get(work + "/now").statusCode()).isEqualTo(404);
             assertThat(stranger.get(work + "/live").statusCode()).isEqualTo(404);
-            assertThat(stranger.post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false, "words", ""))
+            assertThat(stranger.post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false, "words",
+                    ""))
                     .statusCode()).isEqualTo(404);
             assertThat(stranger.delete(work + "/calls").statusCode()).isEqualTo(404);
             assertThat(stranger.post(work + "/here", Map.of()).statusCode()).isEqualTo(404);
@@ -220,11 +228,13 @@ class LiveTest {
                     .isEqualTo(at);
             assertThat(stranger.delete("/api/teaching/classes/" + classId + "/pause").statusCode()).isEqualTo(at);
         }
-        assertThat(other.student().post("/api/works/" + other.work() + "/notes/" + note + "/read", Map.of()).statusCode())
+        assertThat(other.student().post("/api/works/" + other.work() + "/notes/" + note + "/read", Map.of())
+                .statusCode())
                 .as("somebody else's note by one's own work").isEqualTo(404);
         assertThat(room.teacher().post(assignment + "/notes", Map.of("works", List.of(other.work()), "words", "x"))
                 .statusCode()).as("a work on another assignment").isEqualTo(404);
-        assertThat(room.teacher().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false, "words", ""))
+        assertThat(room.teacher().post(work + "/calls", Map.of("part", "measure", "block", "", "reading", false,
+                "words", ""))
                 .statusCode()).as("a teacher asks nobody").isEqualTo(404);
         assertThat(new Visitor().get(work + "/live").statusCode()).isEqualTo(401);
     }

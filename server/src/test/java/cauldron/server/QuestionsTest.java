@@ -214,7 +214,8 @@ class QuestionsTest {
         for (String name : List.of("Abe", "Bea", "Dov")) {
             Visitor student = students.get(name);
             student.fill(works.get(name), "readings");
-            student.post("/api/works/" + works.get(name) + "/checks", Map.of("block", "g", "number", "98.1", "unit", "m/s²"));
+            student.post("/api/works/" + works.get(name) + "/checks",
+                    Map.of("block", "g", "number", "98.1", "unit", "m/s²"));
         }
         String at = "/api/works/" + works.get("Abe");
         Visitor abe = students.get("Abe");

@@ -83,21 +83,24 @@ class RacesTest {
         int given = 0;
         for (int i = 0; i < RACES; i++) {
             double points = i % 5;
-            race(() -> race(() -> room.teacher().post(at + "/marks", Map.of("block", "why", "points", points, "comment", "x")),
+            race(() -> race(() -> room.teacher().post(at + "/marks",
+                    Map.of("block", "why", "points", points, "comment", "x")),
                             () -> room.teacher().post(at + "/reopening", Map.of("words", "again"))),
                     () -> race(() -> send(room, entry(UUID.randomUUID(), "why", "answer", Map.of("text", "go"))),
                             () -> room.student().post(at + "/submission", Map.of())));
             // A work is handed in as long as its last hand-in hasn't ended, and no longer.
             Integer open = sql.queryForObject("select count(*) from submission where work_id = ? and ended_at is null",
                     Integer.class, work);
-            Boolean in = sql.queryForObject("select submitted_at is not null from work where id = ?", Boolean.class, work);
+            Boolean in = sql.queryForObject("select submitted_at is not null from work where id = ?", Boolean.class,
+                    work);
             assertThat(open).as("race " + i).isEqualTo(in ? 1 : 0);
             Integer beyond = sql.queryForObject("select count(*) from entry e join submission s on s.work_id = e.work_id"
                     + " where e.work_id = ? and s.ended_at is null and e.seq > s.seq", Integer.class, work);
             assertThat(beyond).as("nothing stands beyond what is handed in, race " + i).isZero();
             given += in ? 1 : 0;
         }
-        assertThat(sql.queryForObject("select count(*) from mark where work_id = ?", Integer.class, work)).isEqualTo(RACES);
+        assertThat(sql.queryForObject("select count(*) from mark where work_id = ?", Integer.class, work))
+                .isEqualTo(RACES);
         assertThat(given).as("both orders were met").isStrictlyBetween(0, RACES);
     }
 

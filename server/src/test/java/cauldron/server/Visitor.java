@@ -118,7 +118,8 @@ final class Visitor {
 
     /** Listens to server-sent events, each a tree, until it is closed. */
     Events listen(String path) {
-        HttpResponse<java.io.InputStream> answer = send(request(path).header("Accept", "text/event-stream").GET().build(),
+        HttpResponse<java.io.InputStream> answer = send(request(path).header("Accept", "text/event-stream").GET()
+                .build(),
                 BodyHandlers.ofInputStream());
         if (answer.statusCode() != 200) {
             throw new AssertionError(path + " answered " + answer.statusCode());

@@ -80,8 +80,8 @@ public final class AnswerCheck {
     /**
      * How far an answer is from the truth, as a share of it: 0.02 is 2 % too much.
      *
-     * @return NaN where it can't be said: no number, another quantity, a truth that is zero or isn't known, or a unit that
-     *         doesn't begin at zero
+     * @return NaN where it can't be said: no number, another quantity, a truth that is zero or isn't known, or a unit
+     *         that doesn't begin at zero
      */
     public static double off(String typedNumber, String typedUnit, AnswerKey key) {
         double truth = key.unit().toSi(key.value());

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Signs that a student doesn't get on by themselves, each with its reason in words. They are meant for a teacher who walks
- * through the room: a sign says where to look, not what is wrong with anybody.
+ * Signs that a student doesn't get on by themselves, each with its reason in words. They are meant for a teacher who
+ * walks through the room: a sign says where to look, not what is wrong with anybody.
  */
 public final class GettingOn {
 

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What a student's labs come to over a term: within a category points are added up, and categories are weighed against each
- * other. A category of which nothing counts yet leaves its weight to the others.
+ * What a student's labs come to over a term: within a category points are added up, and categories are weighed against
+ * each other. A category of which nothing counts yet leaves its weight to the others.
  */
 public final class Grades {
 

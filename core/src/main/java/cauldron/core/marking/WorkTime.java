@@ -5,8 +5,9 @@ import java.util.Collections;
 import java.util.List;
 
 /**
- * How long somebody was at a question, from the instants at which something came of it. Longer gaps than a few minutes are
- * breaks, or work on something else, and don't count; so it is what can be seen of the time, and rather less than it was.
+ * How long somebody was at a question, from the instants at which something came of it. Longer gaps than a few minutes
+ * are breaks, or work on something else, and don't count; so it is what can be seen of the time, and rather less than it
+ * was.
  */
 public final class WorkTime {
 

@@ -21,8 +21,8 @@ public record Score(double points, int done, int asked, double forDone, boolean 
     /**
      * Adds up.
      *
-     * @param got what each question brought: a mark where there is one, else its best try; those that brought nothing may
-     *            be left out
+     * @param got what each question brought: a mark where there is one, else its best try; those that brought nothing
+     *            may be left out
      * @param marked whether a question has a teacher's mark
      */
     public static Score of(Progress progress, Map<String, Double> got, Predicate<String> marked) {

@@ -30,7 +30,8 @@ class AnswerCheckTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', ignoreLeadingAndTrailingWhitespace = true, value = {"9.81 | m/s² | 0", "10.791 | N/kg | 0.1",
+    @CsvSource(delimiter = '|', ignoreLeadingAndTrailingWhitespace = true, value =
+            {"9.81 | m/s² | 0", "10.791 | N/kg | 0.1",
         "882.9 | cm s^-2 | -0.1", "9.81 m/s² | '' | 0", "-9.81 | m/s² | -2"})
     void howFarAnAnswerIsOff(String number, String unit, double off) {
         assertThat(AnswerCheck.off(number, unit.equals("''") ? "" : unit, G)).isCloseTo(off,

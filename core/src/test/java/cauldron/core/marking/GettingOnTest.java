@@ -20,7 +20,8 @@ class GettingOnTest {
         assertThat(GettingOn.ofTries(List.of(new Asked("g?", List.of(OFF, OFF))))).isEmpty();
         assertThat(GettingOn.ofTries(List.of(new Asked("g?", List.of(OFF, OFF, TEN)))))
                 .containsExactly("3 wrong tries at “g?”");
-        assertThat(GettingOn.ofTries(List.of(new Asked("g?", List.of(OFF, OFF, OFF, RIGHT))))).as("got there").isEmpty();
+        assertThat(GettingOn.ofTries(List.of(new Asked("g?", List.of(OFF, OFF, OFF, RIGHT))))).as("got there")
+                .isEmpty();
         assertThat(GettingOn.ofTries(List.of(new Asked("g?", List.of(OFF, RIGHT, OFF, OFF))))).as("two in a row")
                 .isEmpty();
     }

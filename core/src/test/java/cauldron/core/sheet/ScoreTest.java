@@ -13,9 +13,11 @@ class ScoreTest {
     private static Sheet sheet(Map<String, Object> scheme) {
         Map<String, Object> table = Tree.of("type", "table", "id", "t", "title", "Readings", "rows", 1.0, "columns",
                 List.of(Tree.of("id", "L", "name", "length", "symbol", "L", "unit", "cm", "kind", "measured")));
-        Map<String, Object> tree = Tree.of("title", "T", "summary", "S", "minutes", 10.0, "apparatus", "pendulum", "parts",
+        Map<String, Object> tree = Tree.of("title", "T", "summary", "S", "minutes", 10.0, "apparatus", "pendulum",
+                "parts",
                 List.of(Tree.of("id", "one", "kind", "measure", "title", "One", "blocks", List.of(table, number("a", 2),
-                        number("b", 6), Tree.of("type", "explanation", "id", "w", "prompt", "Why?", "words", 3.0, "points",
+                        number("b", 6), Tree.of("type", "explanation", "id", "w", "prompt", "Why?", "words", 3.0,
+                        "points",
                                 4.0)))));
         if (scheme != null) {
             tree.put("scheme", scheme);
@@ -24,7 +26,8 @@ class ScoreTest {
     }
 
     private static Map<String, Object> number(String id, double points) {
-        return Tree.of("type", "number", "id", id, "prompt", "g?", "points", points, "key", Tree.of("value", 9.81, "unit",
+        return Tree.of("type", "number", "id", id, "prompt", "g?", "points", points, "key",
+                Tree.of("value", 9.81, "unit",
                 "m/s²", "tolerancePercent", 2.0));
     }
 
@@ -63,9 +66,11 @@ class ScoreTest {
     void theSpotCheckStandsForTheRest() {
         Map<String, Object> scheme = Tree.of("completeness", 50.0, "spotCheck", List.of("b"));
         assertThat(score(scheme, Map.of("b", 3.0)).points()).as("3 + 6 · 3/6").isEqualTo(6);
-        assertThat(score(scheme, Map.of("a", 2.0, "w", 4.0)).points()).as("what isn't looked at brings nothing").isEqualTo(3);
+        assertThat(score(scheme, Map.of("a", 2.0, "w", 4.0)).points()).as("what isn't looked at brings nothing")
+                .isEqualTo(3);
         assertThat(score(scheme, Map.of()).waiting()).as("the explanation isn't looked at").isFalse();
-        assertThat(score(Tree.of("spotCheck", List.of("b", "w")), Map.of("b", 6.0)).points()).as("12 · 6/10").isEqualTo(7.2);
+        assertThat(score(Tree.of("spotCheck", List.of("b", "w")), Map.of("b", 6.0)).points()).as("12 · 6/10")
+                .isEqualTo(7.2);
     }
 
     @Test

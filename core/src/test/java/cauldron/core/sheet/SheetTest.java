@@ -232,7 +232,8 @@ class SheetTest {
         reader.lay("t", "rows", Tree.of("order", List.of("r1", "r2")));
         assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).isEqualTo("L 52.5 cm");
         reader.lay("t", "cell/r1/L", Tree.of("text", "41.2"));
-        assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).as("written over").isEqualTo("L 41.2 cm");
+        assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).as("written over")
+                .isEqualTo("L 41.2 cm");
         reader.lay("t", "cell/r1/L", Tree.of("text", ""));
         reader.lay("t", "cell/r9/gone", Tree.of("text", "7"));
         assertThat(new Progress(sheet, reader.slots(), Map.of()).lastReading()).as("emptied, and of no column")

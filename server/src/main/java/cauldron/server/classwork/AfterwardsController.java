@@ -69,7 +69,8 @@ class AfterwardsController {
         own.values().removeIf(Classes.ClassInfo::archived);
         return assignments.ofStudent(me.id(), own.keySet()).stream()
                 .filter(a -> !in.contains(a.id()) && !a.terms().waits(now) && !a.closed(null, now))
-                .min(Comparator.comparing(Assignments.AssignmentInfo::dueAt, Comparator.nullsLast(Comparator.naturalOrder())))
+                .min(Comparator.comparing(Assignments.AssignmentInfo::dueAt,
+                        Comparator.nullsLast(Comparator.naturalOrder())))
                 .map(a -> new NextLab(a.id(), assignments.sheet(a).title(), a.dueAt())).orElse(null);
     }
 }

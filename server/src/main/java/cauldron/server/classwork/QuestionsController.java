@@ -166,7 +166,8 @@ class QuestionsController {
                 continue;
             }
             answered += answer(own, e.getValue()).isEmpty() ? 0 : 1;
-            waiting += own.isMarkedByHand() && e.getValue().progress().sheet().scheme().looksAt(own) && !e.getValue().marked().containsKey(block.id())
+            waiting += own.isMarkedByHand() && e.getValue().progress().sheet().scheme().looksAt(own)
+                    && !e.getValue().marked().containsKey(block.id())
                     && works.get(e.getKey()).submittedAt() != null ? 1 : 0;
         }
         return new QuestionLine(block.id(), block.type(), part.title(), block.prompt(), block.points(),
@@ -215,7 +216,8 @@ class QuestionsController {
             Marking.Tried tried = s.tried().get(block);
             if (tried != null && s.progress().sheet().block(block) instanceof NumberBlock number) {
                 Marking.Try last = tried.all().get(tried.all().size() - 1);
-                double off = AnswerCheck.off(last.number(), last.unit(), s.progress().key(number, works.get(work).seed()));
+                double off = AnswerCheck.off(last.number(), last.unit(),
+                        s.progress().key(number, works.get(work).seed()));
                 if (Double.isFinite(off)) {
                     list.add(new OffBy(off, last.verdict().equals("right")));
                 }

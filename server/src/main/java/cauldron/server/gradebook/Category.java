@@ -4,7 +4,10 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.util.UUID;
 
-/** A kind of labs of a class, weighed against the others. Its id is the page's, so that labs can be put into a new one. */
+/**
+ * A kind of labs of a class, weighed against the others. Its id is the page's, so that labs can be put into a new
+ * one.
+ */
 @Entity
 class Category {
 

@@ -37,7 +37,8 @@ class GradebookController {
     record CategoryView(@NotNull UUID id, @NotNull String name, @NotNull Double weight) {
     }
 
-    record GradedLab(@NotNull UUID assignmentId, @NotNull String title, Instant dueAt, @NotNull Double of, UUID category,
+    record GradedLab(@NotNull UUID assignmentId, @NotNull String title, Instant dueAt, @NotNull Double of,
+            UUID category,
                      Double median) {
     }
 
@@ -65,13 +66,16 @@ class GradebookController {
                 for (int i = 0; i < l.cells().size(); i++) {
                     Gradebook.Cell c = l.cells().get(i);
                     cells.add(c == null ? null : new GradeCell(c.workId(), c.state(), c.points(),
-                            percent(c.points(), book.labs().get(i).of()), c.late(), c.missing(), c.excused(), c.waiting()));
+                            percent(c.points(), book.labs().get(i).of()), c.late(), c.missing(), c.excused(),
+                            c.waiting()));
                 }
                 lines.add(new GradeLine(l.id(), l.name(), l.userName(), cells, l.percent()));
             }
-            return new GradebookView(book.id(), book.name(), book.labs().stream().map(c -> new GradedLab(c.assignmentId(),
+            return new GradebookView(book.id(), book.name(), book.labs().stream()
+                    .map(c -> new GradedLab(c.assignmentId(),
                     c.title(), c.dueAt(), c.of(), c.category(), c.median())).toList(),
-                    book.categories().stream().map(k -> new CategoryView(k.id(), k.name(), k.weight())).toList(), lines);
+                    book.categories().stream().map(k -> new CategoryView(k.id(), k.name(), k.weight())).toList(),
+                    lines);
         }
     }
 
@@ -85,7 +89,8 @@ class GradebookController {
     record LabIn(@NotNull UUID assignmentId, @NotNull UUID category) {
     }
 
-    record Weights(@NotNull @Valid @Size(max = 20, message = "At most 20 categories") List<@NotNull NewCategory> categories,
+    record Weights(@NotNull @Valid @Size(max = 20, message = "At most 20 categories")
+                   List<@NotNull NewCategory> categories,
                    @NotNull @Valid @Size(max = 500, message = "At most 500 labs") List<@NotNull LabIn> labs) {
     }
 
@@ -118,7 +123,8 @@ class GradebookController {
     void weigh(@PathVariable UUID id, @AuthenticationPrincipal Person me, @Valid @RequestBody Weights form) {
         Map<UUID, UUID> labs = new LinkedHashMap<>();
         form.labs().forEach(l -> labs.put(l.assignmentId(), l.category()));
-        gradebooks.weigh(id, me, form.categories().stream().map(c -> new Gradebooks.Wanted(c.id(), c.name(), c.weight()))
+        gradebooks.weigh(id, me, form.categories().stream().map(c -> new Gradebooks.Wanted(c.id(), c.name(),
+                c.weight()))
                 .toList(), labs);
     }
 
@@ -131,7 +137,8 @@ class GradebookController {
     /** The gradebook as a file: CSV, ODS or XLSX, in points or, of each lab, in per cent. */
     @GetMapping("/api/teaching/classes/{id}/gradebook/{format}")
     ResponseEntity<byte[]> save(@PathVariable UUID id, @PathVariable String format,
-            @RequestParam(defaultValue = "false") boolean percent, @AuthenticationPrincipal Person me) throws IOException {
+            @RequestParam(defaultValue = "false") boolean percent,
+            @AuthenticationPrincipal Person me) throws IOException {
         Gradebook book = gradebooks.of(id, me);
         List<String> headings = new ArrayList<>(List.of("Student", "User name"));
         book.labs().forEach(l -> headings.add(l.title() + (percent ? " (%)" : " (of "

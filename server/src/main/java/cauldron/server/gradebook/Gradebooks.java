@@ -123,7 +123,8 @@ class Gradebooks {
                         work != null && theirs.late(work, now), entry.missing(), entry.excused(),
                         entry.state() == Grades.State.SUBMITTED && s.unmarked() && !hidden));
             }
-            lines.add(new Gradebook.Line(p.id(), p.displayName(), p.userName(), cells, Grades.percent(entries, weights)));
+            lines.add(new Gradebook.Line(p.id(), p.displayName(), p.userName(), cells,
+                    Grades.percent(entries, weights)));
         }
         List<Gradebook.Column> columns = new ArrayList<>();
         for (int i = 0; i < given.size(); i++) {
@@ -132,7 +133,8 @@ class Gradebooks {
             columns.add(new Gradebook.Column(a.id(), sheet.title(), a.dueAt(), sheet.points(), kinds.get(a.id()),
                     own ? null : median(lines, i)));
         }
-        return new Gradebook(c.id(), c.name(), columns, kindsOfClass.stream().map(k -> new Gradebook.Kind(k.id(), k.name(),
+        return new Gradebook(c.id(), c.name(), columns, kindsOfClass.stream()
+                .map(k -> new Gradebook.Kind(k.id(), k.name(),
                 k.weight())).toList(), lines);
     }
 
@@ -143,14 +145,16 @@ class Gradebooks {
 
     private static Double median(List<Gradebook.Line> lines, int lab) {
         List<Double> points = lines.stream().map(l -> l.cells().get(lab)).filter(cell -> cell != null
-                && cell.state() == Grades.State.SUBMITTED && !cell.excused()).map(Gradebook.Cell::points).sorted().toList();
+                && cell.state() == Grades.State.SUBMITTED && !cell.excused()).map(Gradebook.Cell::points).sorted()
+                .toList();
         int n = points.size();
         return n == 0 ? null : n % 2 == 1 ? points.get(n / 2) : (points.get(n / 2 - 1) + points.get(n / 2)) / 2;
     }
 
     private Set<String> excused(Collection<UUID> assignmentIds) {
         return assignmentIds.isEmpty() ? Set.of() : new HashSet<>(jdbc.sql("select assignment_id || ' ' || student_id"
-                + " from excused where assignment_id in (:ids)").param("ids", assignmentIds).query(String.class).list());
+                + " from excused where assignment_id in (:ids)").param("ids", assignmentIds).query(String.class)
+                .list());
     }
 
     private Map<UUID, UUID> kinds(Collection<UUID> assignmentIds) {
@@ -164,8 +168,8 @@ class Gradebooks {
     }
 
     /**
-     * Other categories for a class, and which labs are in which; those that aren't named any more are gone, and their labs
-     * are in none.
+     * Other categories for a class, and which labs are in which; those that aren't named any more are gone, and their
+     * labs are in none.
      *
      * @param labs assignment → category
      */
@@ -225,10 +229,12 @@ class Gradebooks {
         }
         if (excused) {
             jdbc.sql("insert into excused (assignment_id, student_id, excused_by, excused_at) values (?, ?, ?, ?)"
-                    + " on conflict do nothing").params(assignmentId, student, teacher.id(), Timestamp.from(clock.instant()))
+                    + " on conflict do nothing").params(assignmentId, student, teacher.id(),
+                    Timestamp.from(clock.instant()))
                     .update();
         } else {
-            jdbc.sql("delete from excused where assignment_id = ? and student_id = ?").params(assignmentId, student).update();
+            jdbc.sql("delete from excused where assignment_id = ? and student_id = ?").params(assignmentId, student)
+                    .update();
         }
         acts.keep(teacher, (excused ? "excused " : "no longer excused ")
                 + accounts.people(Set.of(student)).get(student).displayName() + " from", assignments.sheet(a).title());

@@ -50,7 +50,8 @@ class AtWorkController {
     private final Helping helping;
     private final Assignments assignments;
 
-    AtWorkController(LiveStreams streams, LiveWorks works, Presences presences, Helping helping, Assignments assignments) {
+    AtWorkController(LiveStreams streams, LiveWorks works, Presences presences, Helping helping,
+            Assignments assignments) {
         this.streams = streams;
         this.works = works;
         this.presences = presences;

@@ -94,7 +94,8 @@ class Helping {
             throw Problems.invalid("block", "Question: this part has no such question.");
         }
         if (calls.countByWorkId(workId) >= MOST_CALLS) {
-            throw Problems.conflict("full", "You have asked " + MOST_CALLS + " times in this lab: speak to your teacher.");
+            throw Problems.conflict("full", "You have asked " + MOST_CALLS
+                    + " times in this lab: speak to your teacher.");
         }
         end(Set.of(workId), student.id());
         try {
@@ -187,7 +188,8 @@ class Helping {
         }
         List<Note> all = notes.of(assignmentOf.keySet(), Set.copyOf(assignmentOf.values()));
         Map<UUID, Person> by = accounts.people(all.stream().map(Note::writtenBy).collect(Collectors.toSet()));
-        Set<String> read = all.isEmpty() ? Set.of() : Set.copyOf(jdbc.sql("select note_id || ' ' || work_id from note_read"
+        Set<String> read = all.isEmpty() ? Set.of()
+                : Set.copyOf(jdbc.sql("select note_id || ' ' || work_id from note_read"
                 + " where work_id in (:works)").param("works", assignmentOf.keySet()).query(String.class).list());
         assignmentOf.forEach((work, assignment) -> map.put(work, all.stream().filter(n -> n.workId() == null
                 ? n.assignmentId().equals(assignment) : n.workId().equals(work))

@@ -131,7 +131,8 @@ class LiveStreams implements SmartLifecycle {
     SseEmitter hear(UUID person, LiveWorks.Heard heard, String part) {
         String[] told = {null};
         SseEmitter emitter = emitter(person);
-        WorkListener listener = new WorkListener(numbers.incrementAndGet(), person, heard, part, new Feed<>(emitter, now -> {
+        WorkListener listener = new WorkListener(numbers.incrementAndGet(), person, heard, part,
+                new Feed<>(emitter, now -> {
             String text = json.writeValueAsString(now);
             if (text.equals(told[0])) {
                 return null;
@@ -157,7 +158,8 @@ class LiveStreams implements SmartLifecycle {
 
     /** A student's page says that it is there; false where it doesn't listen to this server. */
     boolean here(UUID person, UUID work) {
-        List<WorkListener> own = workListeners.stream().filter(l -> l.person.equals(person) && l.heard.work().equals(work)
+        List<WorkListener> own = workListeners.stream().filter(l -> l.person.equals(person)
+                && l.heard.work().equals(work)
                 && !l.heard.followed()).toList();
         own.forEach(l -> l.heardAt = System.nanoTime());
         return !own.isEmpty();

@@ -69,7 +69,8 @@ public class History {
         Map<UUID, Person> people = accounts.people(who);
         List<Done> all = new ArrayList<>();
         for (Submission s : in) {
-            all.add(new Done(s.submittedAt(), people.get(student).displayName(), Deed.HANDED_IN, "", null, "", "", s.id()));
+            all.add(new Done(s.submittedAt(), people.get(student).displayName(), Deed.HANDED_IN, "", null, "", "",
+                    s.id()));
             if (s.endedAt() != null) {
                 all.add(new Done(s.endedAt(), people.get(s.endedBy()).displayName(), s.endedBy().equals(student)
                         ? Deed.TAKEN_BACK : Deed.GIVEN_BACK, "", null, s.words(), "", null));

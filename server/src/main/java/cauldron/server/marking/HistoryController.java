@@ -40,7 +40,8 @@ class HistoryController {
     /** Newest first. */
     @GetMapping
     List<DoneView> history(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
-        return history.of(assignments.open(workId, me)).stream().map(d -> new DoneView(d.at(), d.by(), d.deed(), d.about(),
+        return history.of(assignments.open(workId, me)).stream()
+                .map(d -> new DoneView(d.at(), d.by(), d.deed(), d.about(),
                 d.points(), d.words(), d.reason(), d.submission())).toList();
     }
 }

@@ -98,7 +98,8 @@ public class Marking {
     private final Trials trials;
     private final Clock clock;
 
-    Marking(AttemptRepository attempts, OpeningRepository openings, MarkRepository marks, SubmissionRepository submissions,
+    Marking(AttemptRepository attempts, OpeningRepository openings, MarkRepository marks,
+            SubmissionRepository submissions,
             Assignments assignments, Notebooks notebooks, Trials trials, Clock clock) {
         this.attempts = attempts;
         this.openings = openings;
@@ -211,8 +212,8 @@ public class Marking {
      * Marks a block of a student's work.
      *
      * @param comment for the student; may be empty
-     * @param reason  for the history; where the mark changes what a rule brought, or what has stood for a while, it or the
-     *                comment says why
+     * @param reason  for the history; where the mark changes what a rule brought, or what has stood for a while, it or
+     *                the comment says why
      */
     @Transactional
     public void mark(UUID workId, Person teacher, String blockId, double points, String comment, String reason) {
@@ -232,7 +233,8 @@ public class Marking {
     }
 
     private void needsNoReason(UUID workId, Sheet sheet, Block block, double points) {
-        Mark last = marks.findByWorkIdInOrderByMarkedAt(List.of(workId)).stream().filter(m -> m.block().equals(block.id()))
+        Mark last = marks.findByWorkIdInOrderByMarkedAt(List.of(workId)).stream()
+                .filter(m -> m.block().equals(block.id()))
                 .reduce((one, later) -> later).orElse(null);
         Tried tried = tried(List.of(workId), Map.of(workId, sheet)).getOrDefault(workId, Map.of()).get(block.id());
         if (last == null && tried != null && tried.points() != points) {
@@ -323,7 +325,8 @@ public class Marking {
     public Standing standing(Assignments.Opened opened, long seq) {
         Standing now = standing(opened);
         Notebooks.Notebook then = notebooks.upTo(opened.work().id(), opened.sheet(), seq);
-        return new Standing(new Progress(opened.sheet(), then.slots(), now.progress().written().recordings()), now.trials(),
+        return new Standing(new Progress(opened.sheet(), then.slots(), now.progress().written().recordings()),
+                now.trials(),
                 now.tried(), now.marked(), then);
     }
 

@@ -6,7 +6,10 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.UuidGenerator;
 
-/** A work as it was handed in at a time: how far its journal went, and, once it was taken back or given back, by whom. */
+/**
+ * A work as it was handed in at a time: how far its journal went, and, once it was taken back or given back, by
+ * whom.
+ */
 @Entity
 class Submission {
 

@@ -113,7 +113,8 @@ public class WorkController {
     private final Trying trying;
     private final Clock clock;
 
-    WorkController(Marking marking, History history, Assignments assignments, Trying trying, Accounts accounts, Acts acts, Clock clock) {
+    WorkController(Marking marking, History history, Assignments assignments, Trying trying, Accounts accounts,
+            Acts acts, Clock clock) {
         this.acts = acts;
         this.marking = marking;
         this.history = history;
@@ -149,8 +150,10 @@ public class WorkController {
                 accounts.people(Set.of(student)).get(student).displayName(), Shown.toStudents(opened.sheet()),
                 standing.progress().written().slots(),
                 standing.trials().stream().map(t -> new TrialView(t.id(), t.block(), t.number(), t.chosen())).toList(),
-                tried, marks, shown ? new ScoreView(score.points(), score.done(), score.asked(), score.forDone()) : null,
-                again == null ? null : new AgainView(again.by(), again.at(), again.words()), opened.assignment().dueAt(), opened.work().submittedAt(),
+                tried, marks,
+                shown ? new ScoreView(score.points(), score.done(), score.asked(), score.forDone()) : null,
+                again == null ? null : new AgainView(again.by(), again.at(), again.words()),
+                opened.assignment().dueAt(), opened.work().submittedAt(),
                 opened.assignment().late(opened.work(), clock.instant()),
                 opened.assignment().closed(opened.work().reopenedAt(), clock.instant()),
                 opened.work().submittedAt() != null && known.marked().isEmpty()

@@ -55,7 +55,8 @@ final class Report {
         body.appendElement("p").addClass("by").text(student);
         Instant in = opened.work().submittedAt();
         body.appendElement("p").addClass("soft").text((in == null ? "Not handed in yet, as it stood on " + TIME.format(now.atZone(zone))
-                : "Handed in " + TIME.format(in.atZone(zone))) + " · " + (opened.own() && !opened.assignment().showsPoints()
+                : "Handed in " + TIME.format(in.atZone(zone))) + " · "
+                + (opened.own() && !opened.assignment().showsPoints()
                         ? "points are shown later" : Numbers.printShort(standing.score().points()) + " of "
                                 + Numbers.printShort(sheet.points()) + " points"));
         Leaf leaf = new Leaf(standing, pictures);

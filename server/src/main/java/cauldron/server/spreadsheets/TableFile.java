@@ -61,7 +61,8 @@ public final class TableFile {
     }
 
     private static String text(Object cell) {
-        return cell instanceof Number number ? BigDecimal.valueOf(number.doubleValue()).stripTrailingZeros().toPlainString()
+        return cell instanceof Number number ? BigDecimal.valueOf(number.doubleValue()).stripTrailingZeros()
+                .toPlainString()
                 : cell == null ? "" : harmless(cell.toString());
     }
 
@@ -114,7 +115,8 @@ public final class TableFile {
             for (int j = 0; j < row.size(); j++) {
                 Object cell = row.get(j);
                 if (cell != null) {
-                    sheet.getRange(i + 1, j).setValue(cell instanceof Number number ? number.doubleValue() : cell.toString());
+                    sheet.getRange(i + 1, j).setValue(cell instanceof Number number ? number.doubleValue()
+                            : cell.toString());
                 }
             }
         }
