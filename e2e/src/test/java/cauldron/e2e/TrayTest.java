@@ -98,6 +98,8 @@ class TrayTest {
         Chrome.button(page, "Erase marker 1").click();
         assertThat(page.locator("[data-marker]")).hasCount(1);
         page.keyboard().press("Escape");
+        // Until it has closed, the focus goes back to what opened it.
+        assertThat(Chrome.button(page, Pattern.compile("^Erase marker"))).hasCount(0);
         glass.press("Delete");
         assertThat(page.locator("[data-marker]")).hasCount(0);
     }
