@@ -33,21 +33,6 @@ export function Following({
     if (now && told.added !== now.added) onAdded();
     setNow(told);
   });
-  const line: Schemas['LiveLine'] = {
-    studentId: '',
-    name: student,
-    workId: work,
-    state: 'working',
-    here: false,
-    part: '',
-    done: 0,
-    reading: '',
-    tries: 0,
-    points: 0,
-    toMark: false,
-    signs: [],
-    call: now?.call,
-  };
   return (
     <>
       <span className="text-fine text-verdigris" role="status" title="This page follows what the student does">
@@ -81,8 +66,8 @@ export function Following({
       {writing && (
         <NoteDialog
           assignment={assignment}
-          to={[line]}
-          nameOf={(s) => s.name}
+          to={[{ name: student, workId: work, call: now?.call }]}
+          names={[student]}
           onClose={() => setWriting(false)}
           onDone={() => setWriting(false)}
         />

@@ -3,18 +3,22 @@ import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { Button, Dialog, inputClass, Trouble } from '../ui';
 
+/** Somebody who is written to, and what they asked. */
+export type Addressee = Pick<Schemas['LiveLine'], 'name' | 'workId' | 'call'>;
+
 /** Writes a note to one, to some or to all; whoever of them asked for help is answered by it. */
 export function NoteDialog({
   assignment,
   to,
-  nameOf,
+  names,
   onClose,
   onDone,
 }: {
   assignment: string;
   /** To whom; nobody means all who have the lab. */
-  to: Schemas['LiveLine'][];
-  nameOf: (student: Schemas['LiveLine']) => string;
+  to: Addressee[];
+  /** What each is called on this screen. */
+  names: string[];
   onClose: () => void;
   onDone: (told: string) => void;
 }) {
@@ -34,7 +38,7 @@ export function NoteDialog({
     to.length === 0
       ? 'Note to all who have this lab'
       : to.length === 1
-        ? `Note to ${nameOf(to[0])}`
+        ? `Note to ${names[0]}`
         : `Note to ${to.length} students`;
   return (
     <Dialog open onClose={onClose} title={title}>
@@ -51,7 +55,7 @@ export function NoteDialog({
             {call.words && <p>{call.words}</p>}
           </div>
         )}
-        {to.length > 1 && <p className="text-soft">{to.map(nameOf).join(', ')}</p>}
+        {to.length > 1 && <p className="text-soft">{names.join(', ')}</p>}
         <label className="flex flex-col gap-1 font-semibold">
           Note
           <textarea

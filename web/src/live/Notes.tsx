@@ -14,7 +14,7 @@ export function Notes({ work, notes, own }: { work: string; notes: Note[]; own: 
     mutationFn: (noteId: string) =>
       ask(api.POST('/api/works/{workId}/notes/{noteId}/read', { params: { path: { workId: work, noteId } } })),
   });
-  const fresh = own ? notes.filter((n) => !n.read && n.id !== read.variables) : [];
+  const fresh = own ? notes.filter((n) => !n.read && (read.isError || n.id !== read.variables)) : [];
   const older = notes.filter((n) => !fresh.includes(n));
   return (
     <div className="flex flex-col gap-2" aria-live="polite">

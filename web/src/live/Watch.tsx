@@ -170,7 +170,7 @@ function AtWork({
         <NoteDialog
           assignment={data.id}
           to={writing}
-          nameOf={nameOf}
+          names={writing.map(nameOf)}
           onClose={() => setWriting(null)}
           onDone={(words) => {
             setWriting(null);

@@ -42,6 +42,16 @@ public final class Grades {
     private Grades() {
     }
 
+    /** What one lab brought, in per cent to a tenth; null where it can bring nothing. */
+    public static Double percent(double points, double of) {
+        return of == 0 ? null : tenth(100 * points / of);
+    }
+
+    /** Half a tenth counts up, however its binary digits fell. */
+    private static double tenth(double value) {
+        return Math.floor(10 * value + 0.5 + 1e-9) / 10;
+    }
+
     /**
      * Adds up.
      *
@@ -64,6 +74,6 @@ public final class Grades {
             got += weight * sum.getValue()[0] / sum.getValue()[1];
             all += weight;
         }
-        return all == 0 ? null : Math.floor(1000 * got / all + 0.5 + 1e-9) / 10;
+        return all == 0 ? null : tenth(100 * got / all);
     }
 }

@@ -1,7 +1,6 @@
 package cauldron.core.marking;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -55,13 +54,13 @@ public record HowItWent(int tried, int rightAtFirst, int rightAtLast, double med
     public static HowItWent of(List<List<Found>> students) {
         int first = 0;
         int last = 0;
-        List<Integer> counts = new ArrayList<>();
+        List<Double> counts = new ArrayList<>();
         Map<String, Integer> met = new LinkedHashMap<>();
         for (List<Found> tries : students) {
             if (tries.isEmpty()) {
                 continue;
             }
-            counts.add(tries.size());
+            counts.add((double) tries.size());
             first += tries.get(0).right() ? 1 : 0;
             last += tries.stream().anyMatch(Found::right) ? 1 : 0;
             Set<String> own = new LinkedHashSet<>();
@@ -70,16 +69,8 @@ public record HowItWent(int tried, int rightAtFirst, int rightAtLast, double med
         }
         List<Slip> slips = met.entrySet().stream().map(e -> new Slip(e.getKey(), e.getValue()))
                 .sorted(Comparator.comparingInt(Slip::students).reversed()).limit(MOST_SLIPS).toList();
-        return new HowItWent(counts.size(), first, last, median(counts), slips);
-    }
-
-    private static double median(List<Integer> counts) {
-        if (counts.isEmpty()) {
-            return 0;
-        }
-        Collections.sort(counts);
-        int n = counts.size();
-        return n % 2 == 1 ? counts.get(n / 2) : (counts.get(n / 2 - 1) + counts.get(n / 2)) / 2.0;
+        Double tries = Median.of(counts);
+        return new HowItWent(counts.size(), first, last, tries == null ? 0 : tries, slips);
     }
 
     /** A question and how it went. */

@@ -36,13 +36,7 @@ public final class WorkTime {
 
     /** The median of those who spent any time, in minutes to a tenth; null where nobody did. */
     public static Double medianMinutes(List<Double> seconds) {
-        List<Double> spent = new ArrayList<>(seconds.stream().filter(s -> s > 0).toList());
-        Collections.sort(spent);
-        int n = spent.size();
-        if (n == 0) {
-            return null;
-        }
-        double middle = n % 2 == 1 ? spent.get(n / 2) : (spent.get(n / 2 - 1) + spent.get(n / 2)) / 2;
-        return Math.floor(middle / 6 + 0.5) / 10;
+        Double middle = Median.of(seconds.stream().filter(s -> s > 0).toList());
+        return middle == null ? null : Math.floor(middle / 6 + 0.5) / 10;
     }
 }

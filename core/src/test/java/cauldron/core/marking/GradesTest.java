@@ -49,5 +49,8 @@ class GradesTest {
     void aLabWithoutPointsDoesntCountAndHalfATenthGoesUp() {
         assertThat(Grades.percent(List.of(in("", 0, 0)), Map.of())).isNull();
         assertThat(Grades.percent(List.of(in("", 1.25, 100)), Map.of())).isEqualTo(1.3);
+        assertThat(Grades.percent(1.25, 100)).as("one lab alone").isEqualTo(1.3);
+        assertThat(Grades.percent(2, 3)).isEqualTo(66.7);
+        assertThat(Grades.percent(0, 0)).isNull();
     }
 }

@@ -163,8 +163,15 @@ public class Assignments {
     /** Who of a class has more time, and until when. */
     @Transactional(readOnly = true)
     public Map<UUID, Instant> extensions(UUID assignmentId) {
-        Map<UUID, Instant> map = new LinkedHashMap<>();
-        extensions.findByAssignmentId(assignmentId).forEach(e -> map.put(e.studentId(), e.dueAt()));
+        return extensions(Set.of(assignmentId)).getOrDefault(assignmentId, Map.of());
+    }
+
+    /** The same of several labs: assignment → student → until when. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<UUID, Instant>> extensions(Collection<UUID> assignmentIds) {
+        Map<UUID, Map<UUID, Instant>> map = new LinkedHashMap<>();
+        extensions.findByAssignmentIdIn(assignmentIds).forEach(e -> map.computeIfAbsent(e.assignmentId(),
+                a -> new LinkedHashMap<>()).put(e.studentId(), e.dueAt()));
         return map;
     }
 
@@ -370,34 +377,5 @@ public class Assignments {
         Work work = works.findById(workId).orElseThrow();
         work.reopen(clock.instant());
         return work.info();
-    }
-
-    /**
-     * Takes a student's work along from one class into another. Where the other class was given the same lab, the work
-     * goes there; where it wasn't, the lab is given there to this student alone.
-     */
-    @Transactional
-    public void move(UUID student, UUID fromClass, UUID toClass) {
-        List<Assignment> there = assignments.findByClassIdInAndRemovedAtIsNullOrderByCreatedAtDesc(Set.of(toClass));
-        List<Assignment> here = assignments.findByClassIdInAndRemovedAtIsNullOrderByCreatedAtDesc(Set.of(fromClass));
-        for (Work work : works.findByStudentId(student)) {
-            for (Assignment from : here) {
-                if (!from.info().id().equals(work.assignmentId())) {
-                    continue;
-                }
-                UUID to = there.stream().map(Assignment::info)
-                        .filter(a -> a.labVersionId().equals(from.info().labVersionId()) && a.isFor(student)
-                                && works.findByAssignmentIdAndStudentId(a.id(), student).isEmpty())
-                        .map(AssignmentInfo::id).findFirst()
-                        .orElseGet(() -> assignments.save(from.forOne(toClass, student, clock.instant())).info().id());
-                work.moveTo(to);
-                extensions.findByAssignmentIdAndStudentId(from.info().id(), student).ifPresent(e -> {
-                    extensions.delete(e);
-                    if (extensions.findByAssignmentIdAndStudentId(to, student).isEmpty()) {
-                        extensions.save(new Extension(to, student, e.dueAt(), clock.instant()));
-                    }
-                });
-            }
-        }
     }
 }

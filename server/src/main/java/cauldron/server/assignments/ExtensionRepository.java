@@ -10,7 +10,7 @@ interface ExtensionRepository extends JpaRepository<Extension, UUID> {
 
     Optional<Extension> findByAssignmentIdAndStudentId(UUID assignmentId, UUID studentId);
 
-    List<Extension> findByAssignmentId(UUID assignmentId);
+    List<Extension> findByAssignmentIdIn(Collection<UUID> assignmentIds);
 
     List<Extension> findByAssignmentIdInAndStudentId(Collection<UUID> assignmentIds, UUID studentId);
 }

@@ -68,14 +68,14 @@ public class RosterController {
     }
 
     private final Classes classes;
-    private final Assignments assignments;
+    private final Moving moving;
     private final Accounts accounts;
     private final WaysIn waysIn;
     private final Acts acts;
 
-    RosterController(Classes classes, Assignments assignments, Accounts accounts, WaysIn waysIn, Acts acts) {
+    RosterController(Classes classes, Moving moving, Accounts accounts, WaysIn waysIn, Acts acts) {
         this.classes = classes;
-        this.assignments = assignments;
+        this.moving = moving;
         this.accounts = accounts;
         this.waysIn = waysIn;
         this.acts = acts;
@@ -172,7 +172,7 @@ public class RosterController {
             throw Problems.invalid("classId", "Class: the student is in this one already.");
         }
         classes.add(to.id(), studentId);
-        assignments.move(studentId, from.id(), to.id());
+        moving.move(studentId, from.id(), to.id());
         classes.member(classId, studentId, false);
         acts.keep(me, "moved from " + from.name() + " to " + to.name(), told(studentId));
         return view(from);

@@ -66,7 +66,8 @@ class GradebookController {
                 for (int i = 0; i < l.cells().size(); i++) {
                     Gradebook.Cell c = l.cells().get(i);
                     cells.add(c == null ? null : new GradeCell(c.workId(), c.state(), c.points(),
-                            percent(c.points(), book.labs().get(i).of()), c.late(), c.missing(), c.excused(),
+                            c.points() == null ? null
+                            : Grades.percent(c.points(), book.labs().get(i).of()), c.late(), c.missing(), c.excused(),
                             c.waiting()));
                 }
                 lines.add(new GradeLine(l.id(), l.name(), l.userName(), cells, l.percent()));
@@ -101,10 +102,6 @@ class GradebookController {
 
     GradebookController(Gradebooks gradebooks) {
         this.gradebooks = gradebooks;
-    }
-
-    private static Double percent(Double points, double of) {
-        return points == null || of == 0 ? null : Math.rint(1000 * points / of) / 10;
     }
 
     @GetMapping("/api/teaching/classes/{id}/gradebook")
@@ -166,7 +163,7 @@ class GradebookController {
         }
         return switch (cell.state()) {
             case NOT_STARTED, WORKING -> null;
-            case SUBMITTED, RETURNED -> percent ? percent(cell.points(), of) : cell.points();
+            case SUBMITTED, RETURNED -> percent ? Grades.percent(cell.points(), of) : cell.points();
         };
     }
 }

@@ -1,6 +1,7 @@
 package cauldron.server.gradebook;
 
 import cauldron.core.marking.Grades;
+import cauldron.core.marking.Median;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.accounts.Accounts;
 import cauldron.server.acts.Acts;
@@ -70,72 +71,84 @@ class Gradebooks {
                 .map(c -> book(c, Set.of(student.id()), true)).toList();
     }
 
+    /**
+     * What is known of a class's term.
+     *
+     * @param own   whether a student looks, who sees only what is shown
+     * @param works assignment → student → work
+     */
+    private record Term(boolean own, List<Assignments.AssignmentInfo> given,
+            Map<UUID, Map<UUID, Assignments.WorkInfo>> works, Map<UUID, Sheet> sheets,
+            Map<UUID, Standings.Standing> stands, Map<UUID, Map<UUID, Instant>> until, Set<String> excused,
+            Map<UUID, UUID> kinds, Map<String, Double> weights) {
+    }
+
     private Gradebook book(Classes.ClassInfo c, Set<UUID> students, boolean own) {
+        List<Category> ofClass = categories.findByClassIdInOrderByPlace(Set.of(c.id()));
+        Term term = term(c, students, own, ofClass);
+        Instant now = clock.instant();
+        List<Gradebook.Line> lines = accounts.people(students).values().stream()
+                .sorted(Comparator.comparing(Person::displayName)).map(p -> line(p, term, now)).toList();
+        List<Gradebook.Column> columns = new ArrayList<>();
+        for (int i = 0; i < term.given().size(); i++) {
+            Assignments.AssignmentInfo a = term.given().get(i);
+            Sheet sheet = assignments.sheet(a);
+            columns.add(new Gradebook.Column(a.id(), sheet.title(), a.dueAt(), sheet.points(),
+                    term.kinds().get(a.id()), own ? null : median(lines, i)));
+        }
+        return new Gradebook(c.id(), c.name(), columns,
+                ofClass.stream().map(k -> new Gradebook.Kind(k.id(), k.name(), k.weight())).toList(), lines);
+    }
+
+    private Term term(Classes.ClassInfo c, Set<UUID> students, boolean own, List<Category> ofClass) {
         List<Assignments.AssignmentInfo> given = new ArrayList<>(assignments.ofClasses(Set.of(c.id())));
         // The oldest stands first, as in a book.
         Collections.reverse(given);
         if (own) {
             given.removeIf(a -> students.stream().noneMatch(a::isFor));
         }
-        List<UUID> ids = given.stream().map(Assignments.AssignmentInfo::id).toList();
         Map<UUID, Assignments.AssignmentInfo> byId = new LinkedHashMap<>();
         given.forEach(a -> byId.put(a.id(), a));
         Map<UUID, Map<UUID, Assignments.WorkInfo>> works = new HashMap<>();
         Map<UUID, Sheet> sheets = new LinkedHashMap<>();
-        for (Assignments.WorkInfo w : assignments.worksOn(ids)) {
+        for (Assignments.WorkInfo w : assignments.worksOn(byId.keySet())) {
             if (students.contains(w.studentId())) {
                 works.computeIfAbsent(w.assignmentId(), a -> new HashMap<>()).put(w.studentId(), w);
                 sheets.put(w.id(), assignments.sheet(byId.get(w.assignmentId()), w));
             }
         }
-        Map<UUID, Standings.Standing> stands = standings.of(sheets, new Standings.Memory());
-        Set<String> excused = excused(ids);
-        Map<UUID, Map<UUID, Instant>> until = new HashMap<>();
-        ids.forEach(a -> until.put(a, assignments.extensions(a)));
-        Map<UUID, UUID> kinds = kinds(ids);
-        List<Category> kindsOfClass = categories.findByClassIdInOrderByPlace(Set.of(c.id()));
         Map<String, Double> weights = new HashMap<>();
-        kindsOfClass.forEach(k -> weights.put(k.id().toString(), k.weight()));
-        Instant now = clock.instant();
-        List<Gradebook.Line> lines = new ArrayList<>();
-        for (Person p : accounts.people(students).values().stream().sorted(Comparator.comparing(Person::displayName))
-                .toList()) {
-            List<Gradebook.Cell> cells = new ArrayList<>();
-            List<Grades.Entry> entries = new ArrayList<>();
-            for (Assignments.AssignmentInfo a : given) {
-                if (!a.isFor(p.id())) {
-                    cells.add(null);
-                    continue;
-                }
-                Assignments.WorkInfo work = works.getOrDefault(a.id(), Map.of()).get(p.id());
-                Standings.Standing s = work == null ? null : stands.get(work.id());
-                Assignments.AssignmentInfo theirs = a.extended(until.get(a.id()).get(p.id()));
-                Sheet sheet = work == null ? assignments.sheet(a) : sheets.get(work.id());
-                boolean hidden = own && !a.showsPoints();
-                Grades.Entry entry = new Grades.Entry(String.valueOf(kinds.get(a.id())), s == null ? 0 : s.points(),
-                        sheet.points(), state(work), theirs.dueAt() != null && theirs.dueAt().isBefore(now),
-                        excused.contains(a.id() + " " + p.id()));
-                if (!hidden) {
-                    entries.add(entry);
-                }
-                cells.add(new Gradebook.Cell(work == null ? null : work.id(), entry.state(),
-                        work == null || hidden ? null : s.points(),
-                        work != null && theirs.late(work, now), entry.missing(), entry.excused(),
-                        entry.state() == Grades.State.SUBMITTED && s.unmarked() && !hidden));
+        ofClass.forEach(k -> weights.put(k.id().toString(), k.weight()));
+        return new Term(own, given, works, sheets, standings.of(sheets, new Standings.Memory()),
+                assignments.extensions(byId.keySet()), excused(byId.keySet()), kinds(byId.keySet()), weights);
+    }
+
+    private Gradebook.Line line(Person p, Term term, Instant now) {
+        List<Gradebook.Cell> cells = new ArrayList<>();
+        List<Grades.Entry> entries = new ArrayList<>();
+        for (Assignments.AssignmentInfo a : term.given()) {
+            if (!a.isFor(p.id())) {
+                cells.add(null);
+                continue;
             }
-            lines.add(new Gradebook.Line(p.id(), p.displayName(), p.userName(), cells,
-                    Grades.percent(entries, weights)));
+            Assignments.WorkInfo work = term.works().getOrDefault(a.id(), Map.of()).get(p.id());
+            Standings.Standing s = work == null ? null : term.stands().get(work.id());
+            Assignments.AssignmentInfo theirs = a.extended(term.until().getOrDefault(a.id(), Map.of()).get(p.id()));
+            Sheet sheet = work == null ? assignments.sheet(a) : term.sheets().get(work.id());
+            boolean hidden = term.own() && !a.showsPoints();
+            Grades.Entry entry = new Grades.Entry(String.valueOf(term.kinds().get(a.id())), s == null ? 0 : s.points(),
+                    sheet.points(), state(work), theirs.dueAt() != null && theirs.dueAt().isBefore(now),
+                    term.excused().contains(a.id() + " " + p.id()));
+            if (!hidden) {
+                entries.add(entry);
+            }
+            cells.add(new Gradebook.Cell(work == null ? null : work.id(), entry.state(),
+                    work == null || hidden ? null : s.points(), work != null && theirs.late(work, now),
+                    entry.missing(), entry.excused(),
+                    entry.state() == Grades.State.SUBMITTED && s.unmarked() && !hidden));
         }
-        List<Gradebook.Column> columns = new ArrayList<>();
-        for (int i = 0; i < given.size(); i++) {
-            Assignments.AssignmentInfo a = given.get(i);
-            Sheet sheet = assignments.sheet(a);
-            columns.add(new Gradebook.Column(a.id(), sheet.title(), a.dueAt(), sheet.points(), kinds.get(a.id()),
-                    own ? null : median(lines, i)));
-        }
-        return new Gradebook(c.id(), c.name(), columns, kindsOfClass.stream()
-                .map(k -> new Gradebook.Kind(k.id(), k.name(),
-                k.weight())).toList(), lines);
+        return new Gradebook.Line(p.id(), p.displayName(), p.userName(), cells,
+                Grades.percent(entries, term.weights()));
     }
 
     private static Grades.State state(Assignments.WorkInfo work) {
@@ -144,11 +157,8 @@ class Gradebooks {
     }
 
     private static Double median(List<Gradebook.Line> lines, int lab) {
-        List<Double> points = lines.stream().map(l -> l.cells().get(lab)).filter(cell -> cell != null
-                && cell.state() == Grades.State.SUBMITTED && !cell.excused()).map(Gradebook.Cell::points).sorted()
-                .toList();
-        int n = points.size();
-        return n == 0 ? null : n % 2 == 1 ? points.get(n / 2) : (points.get(n / 2 - 1) + points.get(n / 2)) / 2;
+        return Median.of(lines.stream().map(l -> l.cells().get(lab)).filter(cell -> cell != null
+                && cell.state() == Grades.State.SUBMITTED && !cell.excused()).map(Gradebook.Cell::points).toList());
     }
 
     private Set<String> excused(Collection<UUID> assignmentIds) {

@@ -181,10 +181,14 @@ class LiveStreams implements SmartLifecycle {
         try {
             // So that the page knows at once that it is heard.
             emitter.send(SseEmitter.event().comment(""));
+            begin.run();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        } catch (RuntimeException e) {
+            // What never began never ends by itself, and would count as a page that listens for ever.
+            end.run();
+            throw e;
         }
-        begin.run();
     }
 
     private void tick() {
