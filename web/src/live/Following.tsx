@@ -56,7 +56,7 @@ export function Following({
             {now.call && (
               <section className="mb-2 rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
                 <p className="text-fine text-soft">Asks for help with {now.call.about}</p>
-                {now.call.words && <p>{now.call.words}</p>}
+                {now.call.words && <p className="[overflow-wrap:anywhere]">{now.call.words}</p>}
               </section>
             )}
             <Notes work={work} notes={now.notes} own={false} />

@@ -52,7 +52,7 @@ export function NoteDialog({
         {call && (
           <div className="rounded-house border-l-3 border-ochre bg-wash px-3 py-2">
             <p className="text-fine text-soft">Asks for help with {call.about}</p>
-            {call.words && <p>{call.words}</p>}
+            {call.words && <p className="[overflow-wrap:anywhere]">{call.words}</p>}
           </div>
         )}
         {to.length > 1 && <p className="text-soft">{names.join(', ')}</p>}

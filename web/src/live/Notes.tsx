@@ -20,7 +20,7 @@ export function Notes({ work, notes, own }: { work: string; notes: Note[]; own: 
     <div className="flex flex-col gap-2" aria-live="polite">
       {fresh.map((n) => (
         <section key={n.id} className="rounded-house border-l-3 border-indigo bg-stage px-3 py-2">
-          <p className="whitespace-pre-wrap">{n.words}</p>
+          <p className="[overflow-wrap:anywhere] whitespace-pre-wrap">{n.words}</p>
           <div className="mt-1 flex items-center justify-between gap-2">
             <p className="text-fine text-soft">{signed(n)}</p>
             <Button small onClick={() => read.mutate(n.id)}>
@@ -39,7 +39,7 @@ export function Notes({ work, notes, own }: { work: string; notes: Note[]; own: 
           <ul className="mt-1 flex flex-col gap-1.5">
             {older.map((n) => (
               <li key={n.id} className="border-l-3 pl-2">
-                <p className="whitespace-pre-wrap">{n.words}</p>
+                <p className="[overflow-wrap:anywhere] whitespace-pre-wrap">{n.words}</p>
                 <p className="text-soft">
                   {signed(n)}
                   {!own && (n.read ? ' · read' : ' · not read yet')}

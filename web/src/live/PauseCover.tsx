@@ -25,7 +25,7 @@ export function PauseCover({ paused }: { paused: Schemas['PauseView'] }) {
           onInteractOutside={(e) => e.preventDefault()}
         >
           <RadixDialog.Title className="text-display font-bold">Eyes up</RadixDialog.Title>
-          {paused.words && <p className="mt-3 text-title">{paused.words}</p>}
+          {paused.words && <p className="mt-3 text-title [overflow-wrap:anywhere]">{paused.words}</p>}
           <RadixDialog.Description className="mt-4 text-soft">
             The class pauses since {timeOfDay(new Date(paused.since))}. All you did is kept, and you go on where you
             were as soon as the class does.

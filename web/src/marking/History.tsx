@@ -47,8 +47,8 @@ export function History({ work, onClose }: { work: string; onClose: () => void }
                 )}
               </p>
               {d.about && <p className="truncate text-fine text-soft">{d.about}</p>}
-              {d.words && <p className="whitespace-pre-wrap">{d.words}</p>}
-              {d.reason && <p className="whitespace-pre-wrap text-soft">Reason: {d.reason}</p>}
+              {d.words && <p className="[overflow-wrap:anywhere] whitespace-pre-wrap">{d.words}</p>}
+              {d.reason && <p className="[overflow-wrap:anywhere] whitespace-pre-wrap text-soft">Reason: {d.reason}</p>}
             </div>
           </li>
         ))}

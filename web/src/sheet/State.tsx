@@ -100,7 +100,9 @@ function GivenBack({ again }: { again: Schemas['AgainView'] }) {
       <p className="text-fine text-soft">
         Given back by {again.by}, {dayAndTime(again.at)}
       </p>
-      <p className="whitespace-pre-wrap">{again.words || 'Have another go, then hand it in again.'}</p>
+      <p className="[overflow-wrap:anywhere] whitespace-pre-wrap">
+        {again.words || 'Have another go, then hand it in again.'}
+      </p>
     </section>
   );
 }
