@@ -42,7 +42,7 @@ abstract class Shown<Q extends Shown<Q>> extends Declared {
     }
 
     /** Decimals shown. */
-    final int decimals() {
+    public final int decimals() {
         return decimals;
     }
 

@@ -2,6 +2,7 @@ package cauldron.core.sheet;
 
 import cauldron.core.block.Block;
 import cauldron.core.block.Neighbours;
+import cauldron.core.block.table.TableBlock;
 import cauldron.core.form.Where;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,6 +32,9 @@ final class Among {
                     here.fault("another block has this id");
                 }
                 Blocks.ALL.kindOf(block).checkAmong(block, sheet, here);
+                if (block instanceof TableBlock table) {
+                    TableJudgements.check(sheet, table, here);
+                }
             }
         }
     }

@@ -13,6 +13,7 @@ import cauldron.core.block.number.NumberBlock;
 import cauldron.core.block.opening.OpeningBlock;
 import cauldron.core.block.prediction.PredictionBlock;
 import cauldron.core.block.table.TableBlock;
+import cauldron.core.reference.Judging;
 import cauldron.core.drawing.Paper;
 import java.util.Collections;
 import java.util.List;
@@ -40,7 +41,7 @@ public final class CountedBlocks {
                 return new BenchBlock(id, "", null, (int) Tree.number(b, "distinctTrials"));
             case "table":
                 return new TableBlock(id, Tree.text(b, "title"), List.of(), (int) Tree.number(b, "rows"),
-                        Tree.flag(b, "unitsAsked"), Tree.flag(b, "uncertaintiesHidden"));
+                        Tree.flag(b, "unitsAsked"), Tree.flag(b, "uncertaintiesHidden"), Judging.NONE);
             case "graph":
                 return new GraphBlock(id, "", Tree.text(b, "table"), "", "", Tree.flag(b, "line"));
             case "number":

@@ -6,6 +6,7 @@ import cauldron.core.block.choice.ChoiceBlock;
 import cauldron.core.block.comparison.ComparisonBlock;
 import cauldron.core.block.drawing.DrawingBlock;
 import cauldron.core.block.number.NumberBlock;
+import cauldron.core.block.table.TableBlock;
 import cauldron.core.marking.AnswerCheck;
 import cauldron.core.marking.WorkTime;
 import cauldron.core.quantity.Numbers;
@@ -282,20 +283,27 @@ public class Marking {
         }
         Map<UUID, Map<String, Tried>> map = new LinkedHashMap<>();
         all.forEach((work, blocks) -> blocks.forEach((block, list) -> {
-            if (sheets.get(work).block(block) instanceof Question question) {
+            Block asked = sheets.get(work).block(block);
+            if (asked instanceof TableBlock) {
+                // Judged anew at each handing in: what stood there before counts no more.
+                map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block, tried(list.get(list.size() - 1), 0, list));
+            } else if (asked instanceof Question question) {
                 Instant since = opened.getOrDefault(work + block, Instant.MIN);
                 long used = list.stream().filter(a -> a.madeAt().isAfter(since)).count();
                 Attempt best = list.get(0);
                 for (Attempt a : list) {
                     best = a.points() >= best.points() ? a : best;
                 }
-                map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block, new Tried(best.number(), best.unit(),
-                        best.verdict(), best.feedback(), best.points(), (int) Math.max(0, question.tries() - used),
-                        list.stream().map(a -> new Try(a.number(), a.unit(), a.verdict(), a.feedback(), a.madeAt()))
-                                .toList()));
+                map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block,
+                        tried(best, (int) Math.max(0, question.tries() - used), list));
             }
         }));
         return map;
+    }
+
+    private static Tried tried(Attempt counts, int left, List<Attempt> all) {
+        return new Tried(counts.number(), counts.unit(), counts.verdict(), counts.feedback(), counts.points(), left,
+                all.stream().map(a -> new Try(a.number(), a.unit(), a.verdict(), a.feedback(), a.madeAt())).toList());
     }
 
     /** How works stand, each with its sheet, in few queries however many they are. */

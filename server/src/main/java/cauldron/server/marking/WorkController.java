@@ -107,16 +107,18 @@ public class WorkController {
 
     private final Acts acts;
     private final Marking marking;
+    private final TableMarks tables;
     private final History history;
     private final Assignments assignments;
     private final Accounts accounts;
     private final Trying trying;
     private final Clock clock;
 
-    WorkController(Marking marking, History history, Assignments assignments, Trying trying, Accounts accounts,
+    WorkController(Marking marking, TableMarks tables, History history, Assignments assignments, Trying trying, Accounts accounts,
             Acts acts, Clock clock) {
         this.acts = acts;
         this.marking = marking;
+        this.tables = tables;
         this.history = history;
         this.assignments = assignments;
         this.trying = trying;
@@ -206,6 +208,7 @@ public class WorkController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void submit(@PathVariable UUID workId, @AuthenticationPrincipal Person me) {
         marking.submit(workId, me);
+        tables.atHandIn(workId, me);
     }
 
     @PostMapping("/marks")

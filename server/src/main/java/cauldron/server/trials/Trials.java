@@ -8,6 +8,7 @@ import cauldron.core.apparatus.OtherModelException;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.block.films.FilmPlan;
 import cauldron.core.sheet.Progress;
+import cauldron.core.sheet.TableJudgements;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
@@ -119,6 +120,19 @@ public class Trials {
     public Map<UUID, List<TrialInfo>> ofWorks(Collection<UUID> workIds) {
         return trials.findByWorkIdInOrderByNumber(workIds).stream().map(Trial::info)
                 .collect(Collectors.groupingBy(TrialInfo::workId, LinkedHashMap::new, Collectors.toList()));
+    }
+
+    /**
+     * The recordings of a work with what is behind them, by their ids, for whoever judges what was read off them.
+     */
+    @Transactional(readOnly = true)
+    public Map<String, TableJudgements.Filmed> filmed(UUID workId) {
+        Map<String, TableJudgements.Filmed> map = new LinkedHashMap<>();
+        for (Trial trial : trials.findByWorkIdInOrderByNumber(List.of(workId))) {
+            map.put(trial.info().id().toString(), new TableJudgements.Filmed(trial.block(), trial.info().chosen(),
+                    trial.recipe()));
+        }
+        return map;
     }
 
     /** How many different choices have been filmed for each block. */

@@ -88,7 +88,7 @@ public record BenchPlan(String apparatus, Map<String, Object> setup, List<String
     }
 
     /** What lies on the tray, all that makes sense where the lab doesn't say. */
-    List<String> tray() {
+    public List<String> tray() {
         return !instruments.isEmpty() ? instruments
                 : Inventory.get(apparatus).manifest().instruments().stream().map(Instrument::id).toList();
     }

@@ -2,6 +2,7 @@ package cauldron.core.block.table;
 
 import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.list;
+import static cauldron.core.form.Kinds.number;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 
@@ -12,6 +13,7 @@ import cauldron.core.block.Slot;
 import cauldron.core.block.Written;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
+import cauldron.core.reference.Judging;
 import java.util.List;
 import java.util.Map;
 
@@ -22,9 +24,15 @@ import java.util.Map;
  * @param rows                complete rows that are asked for
  * @param unitsAsked          whether the student is to find the units of calculated columns, gradients and areas
  * @param uncertaintiesHidden whether ± is kept away
+ * @param judging             how it is judged
  */
 public record TableBlock(String id, String title, List<Map<String, Object>> columns, int rows, boolean unitsAsked,
-                         boolean uncertaintiesHidden) implements Block {
+                         boolean uncertaintiesHidden, Judging judging) implements Block {
+
+    @Override
+    public double points() {
+        return judging.points();
+    }
 
     @Override
     public String lack(Written written) {
@@ -60,6 +68,10 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
                 .says("Whether the student is to find the units of what is worked out.");
         private final Field<TableBlock, Boolean> uncertaintiesHidden = field("uncertaintiesHidden", FLAG,
                 TableBlock::uncertaintiesHidden).otherwise(false).says("Whether ± is kept away.");
+        private final Field<TableBlock, Judging> judging = field("judging", new Judging.Declared(), TableBlock::judging)
+                .otherwise(Judging.NONE).hidden().says("How it is judged.");
+        private final Field<TableBlock, Double> points = told("points", number(0, 1000),
+                b -> b.points() == 0 ? null : b.points()).says("Points it can bring.");
         /** The student's own columns, in order. */
         public final Slot<TableSlots.Columns> ownColumns = slot("columns", 0, TableSlots.ColumnsForm::new);
         /** The rows, in order. */
@@ -77,7 +89,7 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
         @Override
         protected TableBlock make(Filled f) {
             return new TableBlock(f.get(id), f.get(title), f.get(columns), f.get(rows), f.get(unitsAsked),
-                    f.get(uncertaintiesHidden));
+                    f.get(uncertaintiesHidden), f.get(judging));
         }
     }
 }
