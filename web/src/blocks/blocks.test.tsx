@@ -31,9 +31,10 @@ test('what is worked on beside the sheet says how far it has come', () => {
     rows: 5,
     unitsAsked: false,
     uncertaintiesHidden: false,
+    points: 0,
   };
   render(<BlockView block={table} context={context({}).around} />);
-  expect(screen.getByText('Readings').parentElement!.textContent).toBe('Readings2 of 5 rows');
+  expect(screen.getByText('Readings').parentElement!.textContent).toBe('Readings 2 of 5 rows');
 });
 
 test('a prediction can be sealed once something is chosen, and then stands fast', () => {

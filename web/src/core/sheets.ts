@@ -22,7 +22,7 @@ export type BlockOf<T extends Block['type']> = Extract<Block, { type: T }>;
 /** Questions that are checked as soon as they are answered. */
 export type Question = BlockOf<'number' | 'choice' | 'comparison' | 'drawing'>;
 /** Blocks that bring points. */
-export type Pointed = Question | BlockOf<'explanation'>;
+export type Pointed = Question | BlockOf<'explanation' | 'table'>;
 
 /** What a page knows of a block's work: its slots, what was chosen for its recordings, its table worked out. */
 export interface Known {

@@ -60,3 +60,22 @@ test('a bench is offered what its apparatus has, and a drawing what lies on its 
 test('the spot check is offered what brings points', async () => {
   expect((await offers(sheet)).several.spotCheck).toEqual([{ id: 'q', name: 'How strong?' }]);
 });
+
+test('a table is offered what its columns may be held against', async () => {
+  const { one } = await offers(table);
+  expect(one.column).toEqual([
+    { id: 'L', name: 'length' },
+    { id: 'T', name: 'T' },
+  ]);
+  expect(one.of).toEqual(
+    expect.arrayContaining([
+      { id: 'cord', name: 'choice: Cord' },
+      { id: 'speed', name: 'channel: Speed' },
+      { id: 'lowest', name: 'event: lowest point' },
+      { id: 'pivot', name: 'place: pivot' },
+    ]),
+  );
+  expect(one.to).toContainEqual({ id: 'bob', name: 'place: bob' });
+  expect(one.since).toContainEqual({ id: 'open-catch', name: 'act: Open the catch' });
+  expect((await offers(question)).one.to).toBeUndefined();
+});

@@ -80,6 +80,7 @@ export function offersOf(sheet: Tree, one: Tree, manifests: Record<string, Manif
       longer: texts(paper.arrows),
       outcome: outcomes,
       within: outcomes,
+      ...(one.type === 'table' ? heldAgainst(one, choices, [...withM('films'), ...withM('bench')]) : {}),
     },
     several: {
       ...(m ? severalOf(m) : {}),
@@ -87,6 +88,36 @@ export function offersOf(sheet: Tree, one: Tree, manifests: Record<string, Manif
     },
     settings: m?.settings ?? [],
     ranged: one.type === 'films',
+  };
+}
+
+/** What a table's columns may be held against: all that the apparatus on the sheet show. */
+function heldAgainst(table: Tree, choices: Tree[], shown: Manifest[]): Record<string, Offer[]> {
+  const told = (sort: string, all: readonly { id: string; name: string }[]) =>
+    all.map(({ id, name }) => ({ id, name: `${sort}: ${name}` }));
+  const moments = each(shown.flatMap((m) => [...told('act', m.acts), ...told('event', m.events)]));
+  const fields = shown.flatMap((m) => m.scene);
+  const places = each(
+    fields.flatMap(({ id, kind }) => {
+      const place = kind === 'length' || kind === 'flag' ? '' : id.replace(/\.[xy]$/, '');
+      return place && place !== id ? [{ id: place, name: `place: ${place}` }] : [];
+    }),
+  );
+  return {
+    column: listed(table.columns).map((c) => ({ id: idOf(c), name: text(c.name) || idOf(c) })),
+    of: each([
+      ...choices.map((c) => ({ id: idOf(c), name: `choice: ${text(c.name)}` })),
+      ...shown.flatMap((m) => [
+        ...told('setting', m.settings),
+        ...told('channel', m.channels),
+        ...told('outcome', m.outcomes),
+        ...told('event', m.events),
+      ]),
+      ...places,
+    ]),
+    to: places,
+    per: each(fields.filter((f) => f.kind === 'length').map(({ id }) => ({ id, name: `length: ${id}` }))),
+    since: moments,
   };
 }
 

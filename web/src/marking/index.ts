@@ -3,5 +3,7 @@ export { History } from './History';
 export { MarkForm } from './MarkForm';
 export { Reopen } from './Reopen';
 export { TakeBack } from './TakeBack';
+export { TableJudged } from './TableJudged';
+export type { Judged, Signs } from './judgement';
 export { Tries } from './Tries';
 export { TryNote } from './TryNote';

@@ -28,6 +28,8 @@ interface Props {
   onTake?: (row: string, column: string) => void;
   /** A row the graph points at. */
   goTo?: { row: number } | null;
+  /** Cells that are to be looked at, by `row/column`, and why. */
+  signs?: ReadonlyMap<string, string>;
   children?: React.ReactNode;
 }
 
@@ -51,6 +53,7 @@ export function TableView({
   history,
   onTake,
   goTo,
+  signs,
   children,
 }: Props) {
   const [asked, setAsked] = useState<Asked>(null);
@@ -169,6 +172,7 @@ export function TableView({
                           cell: table.cells[`${row.id}/${c.id}`] ?? NOTHING,
                           result: real ? results[i] : undefined,
                           uncertaintiesHidden: !!table.uncertaintiesHidden,
+                          sign: signs?.get(`${row.id}/${c.id}`),
                           isShown: shown === `${row.id}/${c.id}`,
                           isSelected: selected?.row === row.id && selected.column === c.id,
                           placeholder: !readOnly && r === rows.length - 1 && i === typed[0] ? `next ${c.name}` : '',

@@ -32,6 +32,8 @@ interface Typed {
   cell: Cell;
   result: ColumnResult | undefined;
   uncertaintiesHidden: boolean;
+  /** Why it is to be looked at; missing where it isn't. */
+  sign?: string;
   isShown: boolean;
   isSelected: boolean;
   placeholder: string;
@@ -66,7 +68,8 @@ export function typedCell(t: Typed) {
           `${c.name}, row ${r + 1}${row.out ? ', left out' : ''}` + (cell.reading ? ', read on the picture' : '')
         }
         aria-invalid={!!trouble}
-        title={trouble || about}
+        aria-description={t.sign}
+        title={trouble || t.sign || about}
         readOnly={t.readOnly}
         className={lookOf(c, !!row.out, !!cell.reading, !!trouble)}
         value={cell.text}
@@ -89,6 +92,14 @@ export function typedCell(t: Typed) {
           } else t.onKeys(e, r, i);
         }}
       />
+      {t.sign && (
+        <span
+          aria-hidden
+          className={`pointer-events-none absolute top-1.5 text-fine font-bold text-copper ${c.kind === 'label' ? 'right-1' : 'left-0.5'}`}
+        >
+          ≠
+        </span>
+      )}
       {cell.reading && (
         <button
           type="button"

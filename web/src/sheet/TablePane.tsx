@@ -1,5 +1,7 @@
+import { lazy, Suspense, useState } from 'react';
 import { CellBar } from '../notebook/CellBar';
 import type { BlockOf } from '../core';
+import type { Judged, Signs } from '../marking';
 import type { Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
@@ -7,6 +9,8 @@ import { Tabs } from './BenchTabs';
 import { useOffer, useStands, type Standing } from './standing';
 import type { Entry } from './useEntry';
 import type { TableAtWork } from './useTable';
+
+const TableJudged = lazy(async () => ({ default: (await import('../marking')).TableJudged }));
 
 export interface SelectedCell {
   row: string;
@@ -19,6 +23,7 @@ export function TablePane({
   at,
   entry,
   standing,
+  judged,
   readOnly,
   shown,
   goTo,
@@ -31,6 +36,8 @@ export function TablePane({
   at: TableAtWork;
   entry: Entry;
   standing: Standing;
+  /** For whoever marks: whose table is held against what the apparatus showed. */
+  judged?: Judged;
   readOnly: boolean;
   /** The cell whose reading is shown on the bench. */
   shown: string | null;
@@ -41,6 +48,7 @@ export function TablePane({
   onFront: (id: string) => void;
 }) {
   const { block, table, worked, edits, unitOf } = at;
+  const [signs, setSigns] = useState<Signs>();
   const column = selected && table.columns.find((c) => c.id === selected.column);
   const cell = selected && table.cells[`${selected.row}/${selected.column}`];
   const offer = useOffer(standing, column ? unitOf(column.id) : null);
@@ -73,6 +81,7 @@ export function TablePane({
           onSelect(c);
         }}
         onTake={(row, col) => entry.take(row, col)}
+        signs={signs}
       >
         <p role="status" className="px-3 text-fine text-copper">
           {entry.hint}
@@ -93,6 +102,24 @@ export function TablePane({
           />
         )}
       </TableView>
+      {judged && (
+        <Suspense>
+          <TableJudged
+            judged={judged}
+            block={block.id}
+            rows={table.rows.map((r) => r.id)}
+            columns={table.columns}
+            onSigns={setSigns}
+            selected={selected && `${selected.row}/${selected.column}`}
+            onGo={(row, col) => {
+              onSelect({ row, column: col });
+              const key = `${row}/${col}`;
+              const reading = table.cells[key]?.reading;
+              if (reading) onShow(key, reading);
+            }}
+          />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -65,7 +65,7 @@ export default function WorkPage() {
       </div>
     );
   if (!data) return <p className="p-8 text-soft">Opening the lab …</p>;
-  return <Equipped key={`${data.id} ${handIn}`} data={data} past={!!handIn} />;
+  return <Equipped key={`${data.id} ${handIn}`} data={data} handIn={handIn} />;
 }
 
 /** All that the lab will need, fetched before it is opened: later the network may be gone. */
@@ -92,9 +92,9 @@ function recording(work: Schemas['WorkView'], queries: QueryClient) {
 }
 
 /** Opens the lab once all is here that it needs. */
-function Equipped({ data, past }: { data: Schemas['WorkView']; past: boolean }) {
+function Equipped({ data, handIn }: { data: Schemas['WorkView']; handIn?: string }) {
   for (const code of equipment(data)) use(code);
-  return <WorkView data={data} past={past} />;
+  return <WorkView data={data} handIn={handIn} />;
 }
 
 /** The way back for what is handed in, or was closed: of the student's own, or by the teacher. */
@@ -116,7 +116,8 @@ function whenOpened(then: () => void) {
 /** Where a teacher began to try a lab. */
 const cameFrom = (state: unknown) => (state as { from?: string } | null)?.from ?? '/my-labs';
 
-function WorkView({ data, past }: { data: Schemas['WorkView']; past: boolean }) {
+function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string }) {
+  const past = !!handIn;
   const sheet = data.sheet as unknown as Sheet;
   const readOnly = !data.own || !!data.submittedAt || data.closed || past;
   const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
@@ -165,7 +166,7 @@ function WorkView({ data, past }: { data: Schemas['WorkView']; past: boolean }) 
         ? undefined
         : (block) => (
             <Suspense>
-              {block.type !== 'explanation' && data.tried[block.id] && (
+              {block.type !== 'explanation' && block.type !== 'table' && data.tried[block.id] && (
                 <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />
               )}
               <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
@@ -236,6 +237,7 @@ function WorkView({ data, past }: { data: Schemas['WorkView']; past: boolean }) 
           <Workbench
             standing={standing}
             work={data.id}
+            judged={data.own ? undefined : { handIn }}
             sheet={sheet}
             part={Math.min(current, sheet.parts.length - 1)}
             journal={journal}

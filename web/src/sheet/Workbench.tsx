@@ -27,6 +27,8 @@ interface Props {
   readOnly: boolean;
   open: boolean;
   standing: Standing;
+  /** For whoever marks: the table is held against what the apparatus showed, as it stands or as it was handed in. */
+  judged?: { handIn?: string };
 }
 
 /** A cell whose reading is shown on the bench, and where its bench stood before. */
@@ -47,7 +49,7 @@ export function Workbench(props: Props) {
 }
 
 /** Bench, table and graph, all in view together. */
-function Open({ work, sheet, part, journal, trials, readOnly, standing }: Props) {
+function Open({ work, sheet, part, journal, trials, readOnly, standing, judged }: Props) {
   const desks = blocksOf(sheet, 'films', 'bench');
   const [desk, chooseDesk] = useFront(desks, sheet, part);
   const tables = blocksOf(sheet, 'table');
@@ -174,6 +176,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing }: Props)
             at={at}
             entry={entry}
             standing={standing}
+            judged={judged && { ...judged, work }}
             readOnly={readOnly}
             shown={asked?.key ?? null}
             goTo={goTo}

@@ -3,6 +3,7 @@ package cauldron.core.reference;
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
 import cauldron.core.analysis.Fit;
+import cauldron.core.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,8 +18,24 @@ public final class FitCheck {
      * @param own   with the student's readings, with its unit
      * @param truth with what the apparatus showed
      * @param off   by how much the first is more, as a share of the second; NaN where that has no meaning
+     * @param sure  whether the difference is no larger than the uncertainty that the first has
      */
-    public record Parameter(String name, String own, String truth, double off) {
+    public record Parameter(String name, String own, String truth, double off, boolean sure) {
+
+        private static final double NOTHING = 5e-4;
+        private static final double FAR = 10;
+
+        /** How far off it is, in words: “1.2 % more”; empty where that has no meaning. */
+        public String words() {
+            if (sure) {
+                return "within its uncertainty";
+            }
+            if (!(Math.abs(off) < FAR)) {
+                return "";
+            }
+            return Math.abs(off) < NOTHING ? "as good as the same"
+                    : Numbers.print(100 * Math.abs(off), 2) + (off > 0 ? " % more" : " % less");
+        }
     }
 
     /**
@@ -64,7 +81,8 @@ public final class FitCheck {
             double truth = Tree.number(truths.get(i), "value");
             double value = Tree.number(owns.get(i), "value");
             all.add(new Parameter(Tree.text(owns.get(i), "name"), Tree.text(owns.get(i), "text"),
-                    Tree.text(truths.get(i), "text"), truth == 0 ? Double.NaN : value / truth - 1));
+                    Tree.text(truths.get(i), "text"), truth == 0 ? Double.NaN : value / truth - 1,
+                    owns.get(i).get("uncertainty") instanceof Double u && Math.abs(value - truth) <= u));
         }
         return all;
     }

@@ -7,6 +7,7 @@ import cauldron.core.block.number.NumberBlock;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.marking.Marking;
+import cauldron.server.marking.TableMarks;
 import cauldron.server.notebooks.Notebooks;
 import cauldron.server.platform.Person;
 import cauldron.server.trials.Trials;
@@ -53,13 +54,16 @@ class DemoStudent {
     private final Notebooks notebooks;
     private final Trials trials;
     private final Marking marking;
+    private final TableMarks tables;
     private final Clock clock;
 
-    DemoStudent(Assignments assignments, Notebooks notebooks, Trials trials, Marking marking, Clock clock) {
+    DemoStudent(Assignments assignments, Notebooks notebooks, Trials trials, Marking marking,
+            TableMarks tables, Clock clock) {
         this.assignments = assignments;
         this.notebooks = notebooks;
         this.trials = trials;
         this.marking = marking;
+        this.tables = tables;
         this.clock = clock;
     }
 
@@ -100,6 +104,7 @@ class DemoStudent {
         journal.send();
         if (stage >= HANDED_IN) {
             marking.submit(work.id(), student);
+            tables.atHandIn(work.id(), student);
         }
         if (stage >= MARKED) {
             int points = 2 + chance.below(3);

@@ -37,7 +37,7 @@ class TableController {
                       @NotNull String words) {
     }
 
-    record ParameterView(@NotNull String name, @NotNull String own, @NotNull String truth, Double off) {
+    record ParameterView(@NotNull String name, @NotNull String own, @NotNull String truth, @NotNull String off) {
     }
 
     record FittedView(@NotNull String graph, @NotNull String equation, @NotNull List<ParameterView> parameters,
@@ -96,7 +96,7 @@ class TableController {
 
     private static FittedView view(FitCheck.Fitted f) {
         return new FittedView(f.graph(), f.equation(),
-                f.parameters().stream().map(p -> new ParameterView(p.name(), p.own(), p.truth(), known(p.off()))).toList(),
+                f.parameters().stream().map(p -> new ParameterView(p.name(), p.own(), p.truth(), p.words())).toList(),
                 f.trouble());
     }
 

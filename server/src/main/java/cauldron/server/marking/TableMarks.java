@@ -77,7 +77,7 @@ public class TableMarks {
      * Judges those tables of a work just handed in that bring points. The work is handed in whatever comes of it: one that
      * can't be judged waits for its teacher.
      */
-    void atHandIn(UUID workId, Person student) {
+    public void atHandIn(UUID workId, Person student) {
         Assignments.Opened opened = assignments.open(workId, student);
         for (Sheet.Part part : opened.sheet().parts()) {
             for (Block block : part.blocks()) {

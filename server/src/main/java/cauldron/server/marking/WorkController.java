@@ -114,8 +114,8 @@ public class WorkController {
     private final Trying trying;
     private final Clock clock;
 
-    WorkController(Marking marking, TableMarks tables, History history, Assignments assignments, Trying trying, Accounts accounts,
-            Acts acts, Clock clock) {
+    WorkController(Marking marking, TableMarks tables, History history, Assignments assignments, Trying trying,
+            Accounts accounts, Acts acts, Clock clock) {
         this.acts = acts;
         this.marking = marking;
         this.tables = tables;

@@ -70,8 +70,8 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
                 TableBlock::uncertaintiesHidden).otherwise(false).says("Whether ± is kept away.");
         private final Field<TableBlock, Judging> judging = field("judging", new Judging.Declared(), TableBlock::judging)
                 .otherwise(Judging.NONE).hidden().says("How it is judged.");
-        private final Field<TableBlock, Double> points = told("points", number(0, 1000),
-                b -> b.points() == 0 ? null : b.points()).says("Points it can bring.");
+        private final Field<TableBlock, Double> points = told("points", number(0, 1000), TableBlock::points)
+                .says("Points it can bring.");
         /** The student's own columns, in order. */
         public final Slot<TableSlots.Columns> ownColumns = slot("columns", 0, TableSlots.ColumnsForm::new);
         /** The rows, in order. */
