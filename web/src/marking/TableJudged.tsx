@@ -19,6 +19,8 @@ interface Props {
   /** Ids of the rows in their order, and the columns' names. */
   rows: string[];
   columns: { id: string; name: string }[];
+  /** Whether the table has little room: then only the sentence stands there at first. */
+  narrow: boolean;
   /** The cell selected, as `row/column`. */
   selected: string | null;
   onGo: (row: string, column: string) => void;
@@ -27,7 +29,7 @@ interface Props {
 }
 
 /** Below a table, for whoever marks it: what of it the apparatus bears out, and what not. */
-export function TableJudged({ judged, block, rows, columns, selected, onGo, onSigns }: Props) {
+export function TableJudged({ judged, block, rows, columns, narrow, selected, onGo, onSigns }: Props) {
   const { data, error } = useQuery(judgementQuery(judged, block));
   useEffect(() => onSigns(data ? signsOf(data) : NONE), [data, onSigns]);
   if (error) return <Trouble error={error} />;
@@ -37,7 +39,7 @@ export function TableJudged({ judged, block, rows, columns, selected, onGo, onSi
   const wrong = findings.length > 0 || data.worked.some((w) => !w.follows);
   return (
     <details
-      open={wrong}
+      open={wrong && !narrow}
       aria-label="Against the apparatus"
       className="max-h-[45%] shrink-0 overflow-auto border-t bg-wash px-3 py-1.5"
     >
@@ -52,7 +54,7 @@ export function TableJudged({ judged, block, rows, columns, selected, onGo, onSi
               <button
                 type="button"
                 aria-current={selected === key}
-                className="flex w-full items-baseline gap-2 rounded-house px-1.5 py-0.5 text-left hover:bg-line/50 aria-[current=true]:bg-line/60"
+                className="flex w-full items-baseline gap-2 rounded-house px-1.5 py-0.5 text-left hover:bg-sheet aria-[current=true]:bg-sheet aria-[current=true]:outline-1 aria-[current=true]:outline-copper"
                 onClick={() => onGo(c.row, c.column)}
               >
                 <span className="w-28 shrink-0 font-semibold">

@@ -24,6 +24,7 @@ export function TablePane({
   entry,
   standing,
   judged,
+  narrow,
   readOnly,
   shown,
   goTo,
@@ -38,6 +39,8 @@ export function TablePane({
   standing: Standing;
   /** For whoever marks: whose table is held against what the apparatus showed. */
   judged?: Judged;
+  /** Whether there is little room, as below a bench. */
+  narrow: boolean;
   readOnly: boolean;
   /** The cell whose reading is shown on the bench. */
   shown: string | null;
@@ -106,6 +109,7 @@ export function TablePane({
         <Suspense>
           <TableJudged
             judged={judged}
+            narrow={narrow}
             block={block.id}
             rows={table.rows.map((r) => r.id)}
             columns={table.columns}

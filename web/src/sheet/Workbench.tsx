@@ -177,6 +177,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, judged }
             entry={entry}
             standing={standing}
             judged={judged && { ...judged, work }}
+            narrow={stance !== 'notebook'}
             readOnly={readOnly}
             shown={asked?.key ?? null}
             goTo={goTo}

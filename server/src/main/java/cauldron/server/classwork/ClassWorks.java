@@ -1,6 +1,7 @@
 package cauldron.server.classwork;
 
 import cauldron.core.block.Block;
+import cauldron.core.block.Question;
 import cauldron.core.marking.HowItWent;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
@@ -57,7 +58,7 @@ class ClassWorks {
         List<HowItWent.Asked> asked = new ArrayList<>();
         for (Sheet.Part part : sheet.parts()) {
             for (Block block : part.blocks()) {
-                if (block.points() > 0 && !block.isMarkedByHand()) {
+                if (block.points() > 0 && block instanceof Question && !block.isMarkedByHand()) {
                     asked.add(new HowItWent.Asked(block.prompt(), went(stands, block.id())));
                 }
             }

@@ -30,6 +30,11 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
                          boolean uncertaintiesHidden, Judging judging) implements Block {
 
     @Override
+    public String prompt() {
+        return title;
+    }
+
+    @Override
     public double points() {
         return judging.points();
     }
