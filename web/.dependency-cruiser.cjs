@@ -18,7 +18,8 @@ const LADDER = {
   classroom: ['api', 'core', 'ui', 'shell', 'picture', 'scenes'],
   marking: ['api', 'core', 'ui'],
   live: ['api', 'core', 'ui', 'shell'],
-  blocks: ['api', 'core', 'ui', 'drawing', 'notebook', 'graph'],
+  voice: ['api', 'ui'],
+  blocks: ['api', 'core', 'ui', 'drawing', 'notebook', 'graph', 'voice'],
   maker: ['api', 'core', 'ui', 'shell', 'scenes', 'bench', 'films', 'drawing', 'notebook', 'blocks'],
   sheet: [
     'api',
@@ -36,6 +37,7 @@ const LADDER = {
     'classroom',
     'marking',
     'live',
+    'voice',
     'blocks',
   ],
   app: ['api', 'core', 'ui', 'shell', 'bench', 'classroom', 'live', 'maker', 'sheet'],

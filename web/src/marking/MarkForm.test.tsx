@@ -10,6 +10,7 @@ onAPage();
 const why: BlockOf<'explanation'> = {
   id: 'why',
   type: 'explanation',
+  spoken: 0,
   prompt: 'Why?',
   words: 20,
   points: 4,

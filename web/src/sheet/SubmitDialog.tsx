@@ -2,6 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import type { Journal } from '../notebook/journal';
 import { Button, Dialog, Trouble } from '../ui';
+import { settleVoices } from '../voice';
 
 /** Handing in, with a list of what is missing. */
 export function SubmitDialog({
@@ -17,7 +18,7 @@ export function SubmitDialog({
 }) {
   const path = { params: { path: { workId: work } } };
   const settle = async () => {
-    if (!(await journal.settle()))
+    if (!(await journal.settle()) || !(await settleVoices(work)))
       throw new Error(
         'Some entries have not reached the server yet. They are safe on this device; hand in when the network is back.',
       );

@@ -25,6 +25,7 @@ import { Above, HistoryButton, State } from './State';
 import { ReportButton } from './ReportButton';
 import { useJournal } from './useJournal';
 import { loadLabBench } from './DeskPane';
+import { sendVoices } from './voices';
 import { Workbench } from './Workbench';
 
 const marking = () => import('../marking');
@@ -135,6 +136,9 @@ function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string
   const [opened, setOpened] = useState(false);
   const [notesAt, setNotesAt] = useState<HTMLElement | null>(null);
   useEffect(() => whenOpened(() => setOpened(true)), []);
+  useEffect(() => {
+    if (opened && !readOnly) void sendVoices(sheet, data.id);
+  }, [opened, readOnly, sheet, data.id]);
 
   const tables = useRef<Tables>(new Map());
   const part = sheet.parts[Math.min(current, sheet.parts.length - 1)];

@@ -1,14 +1,19 @@
+import { lazy, Suspense } from 'react';
 import { countWords } from '../../core';
 import { notesOf } from '../../notebook/notes';
 import { inputClass } from '../../ui';
 import type { BlockKind, ViewProps } from '../kind/kind';
 import { MarkNote, Points } from '../kind/Marked';
 
+const voice = () => import('../../voice');
+const Speak = lazy(async () => ({ default: (await voice()).Speak }));
+
 function Explanation({ block, context }: ViewProps<'explanation'>) {
   const { journal, readOnly } = context;
   const notes = notesOf(journal, block);
   const text = notes.read('answer')?.text ?? '';
   const words = countWords(text);
+  const spoken = notes.read('spoken');
   return (
     <section className="flex flex-col gap-2">
       <label className="flex flex-col gap-2">
@@ -26,6 +31,18 @@ function Explanation({ block, context }: ViewProps<'explanation'>) {
       <p className={`text-fine ${words >= block.words ? 'text-verdigris' : 'text-soft'}`}>
         {words} {words === 1 ? 'word' : 'words'}, at least {block.words} asked for
       </p>
+      {block.spoken > 0 && (
+        <Suspense>
+          <Speak
+            work={journal.work}
+            block={block.id}
+            longest={block.spoken}
+            spoken={spoken?.recording ? { recording: '', seconds: 0, pieces: 0, ...spoken } : undefined}
+            readOnly={readOnly}
+            onSpoken={(spoken) => notes.write('spoken', { ...spoken })}
+          />
+        </Suspense>
+      )}
       {block.rubric.length > 0 && (
         <details className="text-fine">
           <summary className="cursor-pointer font-semibold">What counts</summary>
@@ -44,4 +61,9 @@ function Explanation({ block, context }: ViewProps<'explanation'>) {
   );
 }
 
-export const explanation: BlockKind<'explanation'> = { type: 'explanation', View: Explanation };
+export const explanation: BlockKind<'explanation'> = {
+  type: 'explanation',
+  View: Explanation,
+  load: voice,
+  needs: (block) => block.spoken > 0,
+};

@@ -29,7 +29,9 @@ final class Chrome {
         return Playwright.create().chromium().launch(new BrowserType.LaunchOptions()
                 .setExecutablePath(Path.of("/usr/bin/chromium"))
                 .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
-                        "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+                        "--disable-background-networking", "--disable-component-update", "--disable-sync",
+                        // A microphone that beeps, and that may be used.
+                        "--use-fake-device-for-media-stream", "--use-fake-ui-for-media-stream")));
     }
 
     static BrowserContext context(int width, int height) {

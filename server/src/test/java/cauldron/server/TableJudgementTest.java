@@ -124,8 +124,8 @@ class TableJudgementTest {
         assertThat(tried.get("feedback").asString()).contains("2 of 4 values are within reading error",
                 "1 under another recording's name").doesNotContain(String.valueOf(length));
         assertThat(room.student().json(work).at("/sheet").toString()).doesNotContain("judging", "references");
-        // Mended and handed in again, what stands now counts.
-        assertThat(room.student().post(work + "/taking-back", Map.of()).statusCode()).isEqualTo(204);
+        // Given back, mended and handed in again, what stands now counts.
+        assertThat(room.teacher().post(work + "/reopening", Map.of("words", "")).statusCode()).isEqualTo(200);
         room.keep("readings", "cell/r2/cord", Map.of("text", "Tern"));
         room.student().post(work + "/submission", Map.of());
         assertThat(room.student().json(work).at("/tried/readings/points").asDouble()).isEqualTo(3);

@@ -132,6 +132,17 @@ final class Visitor {
         return send(request(path).header("Content-Type", "application/octet-stream").POST(BodyPublishers.ofByteArray(file)).build());
     }
 
+    /** Brings a piece of a file. */
+    HttpResponse<String> putFile(String path, byte[] file) {
+        return send(request(path).header("Content-Type", "application/octet-stream").PUT(BodyPublishers.ofByteArray(file))
+                .build());
+    }
+
+    /** A file with all that is said of it. */
+    HttpResponse<byte[]> file(String path) {
+        return send(request(path).GET().build(), BodyHandlers.ofByteArray());
+    }
+
     private HttpRequest posting(String path, Object body) {
         return request(path).header("Content-Type", "application/json")
                 .POST(BodyPublishers.ofString(JSON.writeValueAsString(body))).build();

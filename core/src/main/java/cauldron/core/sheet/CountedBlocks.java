@@ -47,7 +47,7 @@ public final class CountedBlocks {
             case "number":
                 return new NumberBlock(id, "", 0, 1, Tree.text(b, "restsOn", ""), null);
             case "explanation":
-                return new ExplanationBlock(id, "", (int) Tree.number(b, "words"), 0, List.of());
+                return new ExplanationBlock(id, "", (int) Tree.number(b, "words"), 0, List.of(), 0);
             case "choice":
                 return new ChoiceBlock(id, "", List.of(), false, Tree.text(b, "reasonPrompt", ""), 0, 1);
             case "comparison":

@@ -3,6 +3,7 @@ package cauldron.server.classwork;
 import cauldron.core.Tree;
 import cauldron.core.block.Block;
 import cauldron.core.block.drawing.DrawingBlock;
+import cauldron.core.block.explanation.ExplanationBlock;
 import cauldron.core.block.number.KeyWords;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.marking.AnswerCheck;
@@ -92,7 +93,7 @@ class QuestionsController {
      * What a student answered.
      *
      * @param text  in words; of a question with tries the best one
-     * @param slots what a drawing is made of, empty for all else
+     * @param slots what a drawing is made of, or what was spoken; empty for all else
      */
     record AnswerLine(@NotNull UUID workId, @NotNull String student, @NotNull Boolean submitted, @NotNull Boolean late,
                       @NotNull String text, @NotNull Map<String, Object> slots, AnswerTried tried, AnswerMark mark) {
@@ -233,8 +234,8 @@ class QuestionsController {
         Marking.Marked mark = s.marked().get(own.id());
         Instant now = clock.instant();
         return new AnswerLine(work.id(), student, work.submittedAt() != null, a.late(work, now), answer(own, s),
-                own instanceof DrawingBlock ? s.progress().written().slots().getOrDefault(own.id(), Map.of())
-                        : Map.of(),
+                own instanceof DrawingBlock || own instanceof ExplanationBlock
+                        ? s.progress().written().slots().getOrDefault(own.id(), Map.of()) : Map.of(),
                 tried == null ? null
                         : new AnswerTried(tried.verdict(), tried.feedback(), tried.points(), tried.all().size()),
                 mark == null ? null : new AnswerMark(mark.points(), mark.comment()));

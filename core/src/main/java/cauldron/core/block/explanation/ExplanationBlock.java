@@ -19,13 +19,20 @@ import cauldron.core.quantity.Numbers;
 import java.util.List;
 
 /**
- * A written explanation, marked by the teacher.
+ * An explanation, marked by the teacher: written, or spoken where the lab allows.
  *
  * @param words  the fewest that are asked for
  * @param rubric what earns how many points, from the most down; empty where nothing is said
+ * @param spoken how many seconds a spoken one may have; 0: it is written
  */
-public record ExplanationBlock(String id, String prompt, int words, double points, List<Level> rubric)
+public record ExplanationBlock(String id, String prompt, int words, double points, List<Level> rubric, int spoken)
         implements Block {
+
+    /**
+     * Words a second of people who speak freely: 150 a minute, as in lectures (S. Tauroza and D. Allison, Applied
+     * Linguistics 11 (1990) 90).
+     */
+    private static final double WORDS_A_SECOND = 150.0 / 60;
 
     /** What an explanation is like that earns so many points. */
     public record Level(double points, String like) {
@@ -33,13 +40,25 @@ public record ExplanationBlock(String id, String prompt, int words, double point
 
     @Override
     public String answer(Written written) {
-        return Words.of(written.slot(id, "answer"));
+        String text = Words.of(written.slot(id, "answer"));
+        int seconds = Spoken.seconds(written.slot(id, "spoken"));
+        return seconds == 0 ? text : (text + "\n(Spoken, " + seconds + " s)").strip();
+    }
+
+    /** How long one must speak that is as long as a written one that is asked for. */
+    int leastSeconds() {
+        return (int) Math.min(spoken, Math.ceil(words / WORDS_A_SECOND));
     }
 
     @Override
     public String lack(Written written) {
         int have = Words.in(written.slot(id, "answer"));
-        return have >= words ? null : have + " of at least " + words + " words written";
+        int seconds = Spoken.seconds(written.slot(id, "spoken"));
+        if (have >= words || seconds > 0 && seconds >= leastSeconds()) {
+            return null;
+        }
+        return seconds > 0 ? seconds + " of at least " + leastSeconds() + " seconds spoken"
+                : have + " of at least " + words + " words written" + (spoken > 0 ? ", or speak instead" : "");
     }
 
     @Override
@@ -53,6 +72,8 @@ public record ExplanationBlock(String id, String prompt, int words, double point
     }
 
     private static final int MOST_LEVELS = 8;
+    /** Five minutes: whoever marks thirty hears two and a half hours then. */
+    private static final int MOST_SECONDS = 300;
 
     /** How it is declared, kept and done. */
     public static final class Kind extends BlockKind<ExplanationBlock> {
@@ -64,17 +85,22 @@ public record ExplanationBlock(String id, String prompt, int words, double point
         private final Field<ExplanationBlock, List<Level>> rubric = field("rubric", list(new LevelForm(), MOST_LEVELS),
                 ExplanationBlock::rubric).otherwise(List.of())
                 .says("What earns how many points, from the most down; students see it too.");
+        private final Field<ExplanationBlock, Integer> spoken = field("spoken", whole(0, MOST_SECONDS), ExplanationBlock::spoken)
+                .otherwise(0).says("How many seconds a spoken explanation may have; 0: it is written.");
         /** What was written. */
         public final Slot<Words> answer = slot("answer", 0, Words.Kept::new);
+        /** What was spoken. */
+        public final Slot<Spoken> voice = slot("spoken", 0, Spoken.Kept::new);
 
         /** The kind. */
         public Kind() {
-            super("explanation", "Explanation", "A written explanation, marked by the teacher.");
+            super("explanation", "Explanation", "An explanation, marked by the teacher: written, or spoken where the lab allows.");
         }
 
         @Override
         protected ExplanationBlock make(Filled f) {
-            return new ExplanationBlock(f.get(id), f.get(prompt), f.get(words), f.get(points), f.get(rubric));
+            return new ExplanationBlock(f.get(id), f.get(prompt), f.get(words), f.get(points), f.get(rubric),
+                    f.get(spoken));
         }
 
         @Override
