@@ -22,6 +22,7 @@ const Roster = lazy(() => import('../classroom/Roster').then((m) => ({ default: 
 const OpenBench = lazy(() => import('../bench/OpenBench'));
 const Maker = lazy(() => import('../maker/Maker'));
 const ByQuestion = lazy(() => import('../sheet/byQuestion/ByQuestion').then((m) => ({ default: m.ByQuestion })));
+const Pool = lazy(() => import('../sheet/pool/Pool').then((m) => ({ default: m.Pool })));
 const Watch = lazy(() => import('../live/Watch').then((m) => ({ default: m.Watch })));
 const Gradebook = lazy(() => import('../classroom/Gradebook').then((m) => ({ default: m.Gradebook })));
 const MyPoints = lazy(() => import('../classroom/MyPoints').then((m) => ({ default: m.MyPoints })));
@@ -75,6 +76,7 @@ export function Places() {
         {!teacher && <Route path="/points" element={<MyPoints />} />}
         {teacher && <Route path="/assignments/:assignmentId" element={<ClassList />} />}
         {teacher && <Route path="/assignments/:assignmentId/live" element={<Watch />} />}
+        {teacher && <Route path="/assignments/:assignmentId/pool" element={<Pool />} />}
         {teacher && <Route path="/assignments/:assignmentId/questions" element={<ByQuestion />} />}
         <Route path="/work/:workId" element={<WorkPlace />} />
         <Route path="*" element={<Navigate to="/" replace />} />

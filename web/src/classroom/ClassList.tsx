@@ -8,6 +8,12 @@ import { Button, Trouble } from '../ui';
 import { AssignmentSettings } from './AssignmentSettings';
 import { MoreTime } from './MoreTime';
 
+/** What there is to be seen of a class at a lab, besides the list. */
+const VIEWS = [
+  ['questions', 'Question by question'],
+  ['pool', 'In one graph'],
+];
+
 const RULES = { OPEN: '', MARKED: ', later counts as late', CLOSED: ', then closed' };
 const STATES = { 'not-started': 'not started', working: 'working', submitted: 'handed in' } as Record<string, string>;
 
@@ -46,14 +52,16 @@ export function ClassList() {
             >
               Watch live
             </Link>
-            {data.students.some((s) => s.workId) && (
-              <Link
-                to={`/assignments/${data.id}/questions`}
-                className="rounded-house border border-edge bg-sheet px-3.5 py-1.5 font-semibold hover:border-ink"
-              >
-                Question by question
-              </Link>
-            )}
+            {data.students.some((s) => s.workId) &&
+              VIEWS.map(([place, name]) => (
+                <Link
+                  key={place}
+                  to={`/assignments/${data.id}/${place}`}
+                  className="rounded-house border border-edge bg-sheet px-3.5 py-1.5 font-semibold hover:border-ink"
+                >
+                  {name}
+                </Link>
+              ))}
             <AssignmentSettings list={data} />
           </div>
           <p className="mb-5 text-soft">

@@ -1,7 +1,6 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useLocation, useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
 import { tableOf } from '../notebook/table';
@@ -14,15 +13,11 @@ import { FetchedDialog } from '../ui/FetchedDialog';
 import { BlockView } from '../blocks/BlockView';
 import { codeFor } from '../blocks/kinds';
 import type { SheetContext } from '../blocks/kind/kind';
-import { InTouch } from './InTouch';
 import { JournalNotes } from './JournalNotes';
-import { KeptSign } from './KeptSign';
 import { PartNav } from './PartNav';
-import { Help } from '../shell/Help';
-import type { HelpPlace } from '../shell/help';
 import { lentBy, Standing } from './standing';
-import { Above, HistoryButton, State } from './State';
-import { ReportButton } from './ReportButton';
+import { Above } from './State';
+import { WorkHeader } from './WorkHeader';
 import { useJournal } from './useJournal';
 import { loadLabBench } from './DeskPane';
 import { sendVoices } from './voices';
@@ -30,9 +25,6 @@ import { Workbench } from './Workbench';
 
 const marking = () => import('../marking');
 const MarkForm = lazy(async () => ({ default: (await marking()).MarkForm }));
-const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
-const TryNote = lazy(async () => ({ default: (await marking()).TryNote }));
-const TakeBack = lazy(async () => ({ default: (await marking()).TakeBack }));
 const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
@@ -66,7 +58,9 @@ export default function WorkPage() {
       </div>
     );
   if (!data) return <p className="p-8 text-soft">Opening the lab …</p>;
-  return <Equipped key={`${data.id} ${handIn}`} data={data} handIn={handIn} />;
+  return (
+    <Equipped key={`${data.id} ${handIn}`} data={data} handIn={handIn} nameless={!data.own && params.has('nameless')} />
+  );
 }
 
 /** All that the lab will need, fetched before it is opened: later the network may be gone. */
@@ -92,16 +86,19 @@ function recording(work: Schemas['WorkView'], queries: QueryClient) {
   return Promise.race([fetched, new Promise((late) => setTimeout(late, SOON))]);
 }
 
-/** Opens the lab once all is here that it needs. */
-function Equipped({ data, handIn }: { data: Schemas['WorkView']; handIn?: string }) {
-  for (const code of equipment(data)) use(code);
-  return <WorkView data={data} handIn={handIn} />;
+/** Whose work is shown, and how. */
+interface Shown {
+  data: Schemas['WorkView'];
+  /** As it was handed in then. */
+  handIn?: string;
+  /** For all to see: without the name, points, marks and notes. */
+  nameless: boolean;
 }
 
-/** The way back for what is handed in, or was closed: of the student's own, or by the teacher. */
-function Again({ data, onDone }: { data: Schemas['WorkView']; onDone: () => Promise<unknown> }) {
-  if (data.own) return data.takesBack && <TakeBack work={data.id} onDone={onDone} />;
-  return (data.submittedAt || data.closed) && <Reopen work={data.id} onDone={onDone} />;
+/** Opens the lab once all is here that it needs. */
+function Equipped({ data, ...how }: Shown) {
+  for (const code of equipment(data)) use(code);
+  return <WorkView data={data} {...how} />;
 }
 
 /** Once it can be worked with, what may be asked for later is fetched, too: then the network may be gone. */
@@ -114,16 +111,12 @@ function whenOpened(then: () => void) {
   });
 }
 
-/** Where a teacher began to try a lab. */
-const cameFrom = (state: unknown) => (state as { from?: string } | null)?.from ?? '/my-labs';
-
-function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string }) {
+function WorkView({ data, handIn, nameless }: Shown) {
   const past = !!handIn;
   const sheet = data.sheet as unknown as Sheet;
   const readOnly = !data.own || !!data.submittedAt || data.closed || past;
   const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
   const queries = useQueryClient();
-  const { state } = useLocation();
   const [standing] = useState(() => new Standing());
   const atWork = useMemo(() => new SheetAtWork(sheet), [sheet]);
   const open = atWork.openParts((block) => journal.read(block, 'seal'));
@@ -146,8 +139,8 @@ function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string
   const context: SheetContext = {
     journal,
     readOnly,
-    tried: data.tried,
-    marks: data.marks,
+    tried: nameless ? {} : data.tried,
+    marks: nameless ? {} : data.marks,
     progress: (block) => atWork.counted(block, knownOf(block, data, journal, tables.current)),
     lacks: (block) => {
       const table = atWork.restsOn(block);
@@ -166,7 +159,7 @@ function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string
       return found;
     },
     marking:
-      data.own || past
+      data.own || past || nameless
         ? undefined
         : (block) => (
             <Suspense>
@@ -180,44 +173,18 @@ function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string
   const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
   return (
     <div className="grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[3.25rem_minmax(0,1fr)]">
-      <header className="flex min-w-0 items-center gap-3 border-b bg-sheet px-4">
-        <Link
-          to={data.tryOf ? cameFrom(state) : data.own ? '/' : `/assignments/${data.assignmentId}`}
-          aria-label="Back"
-          className="rounded-house p-1.5 hover:bg-line/50"
-        >
-          <ArrowLeft size={18} />
-        </Link>
-        <h1 className="max-w-72 min-w-24 shrink-[4] truncate font-bold">
-          {data.own ? (
-            sheet.title
-          ) : (
-            <>
-              {data.student} <span className="font-normal text-soft">· {sheet.title}</span>
-            </>
-          )}
-        </h1>
+      <WorkHeader
+        {...{ data, sheet, journal, readOnly, past, nameless, part, notesAt }}
+        opened={opened && !data.tryOf && !past && !nameless}
+        onDone={refresh}
+        onHandIn={() => setSubmitting(true)}
+      >
         <PartNav parts={sheet.parts} open={open} current={current} onGo={setCurrent} />
-        <div className="ml-auto flex shrink-0 items-center gap-3">
-          {data.own && !readOnly && <KeptSign keeping={journal.kept()} />}
-          <State data={data} of={sheet.points} />
-          <Suspense>
-            {data.tryOf && <TryNote lab={data.tryOf} from={cameFrom(state)} />}
-            {!past && <Again data={data} onDone={refresh} />}
-          </Suspense>
-          <HistoryButton data={data} />
-          {opened && !data.tryOf && !past && (
-            <InTouch data={data} part={part} journal={journal} notesAt={notesAt} done={readOnly} onAdded={refresh} />
-          )}
-          <Help at={data.own ? helpFor(part) : 'watch'} />
-          <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
-          {data.own && !readOnly && <Button onClick={() => setSubmitting(true)}>Hand in …</Button>}
-        </div>
-      </header>
+      </WorkHeader>
       <div className="grid min-h-0 grid-cols-[clamp(16rem,25vw,23rem)_minmax(0,1fr)]">
         <main className="flex flex-col gap-4 overflow-auto border-r bg-sheet px-5 py-4">
           <h2 className="text-lead font-bold">{part.title}</h2>
-          <Above data={data} past={past} notesAt={setNotesAt} />
+          {!nameless && <Above data={data} past={past} notesAt={setNotesAt} />}
           <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
           {part.blocks.map((b) => (
             <BlockView key={b.id} block={b} context={context} />
@@ -241,7 +208,7 @@ function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string
           <Workbench
             standing={standing}
             work={data.id}
-            judged={data.own ? undefined : { handIn }}
+            judged={data.own || nameless ? undefined : { handIn }}
             sheet={sheet}
             part={Math.min(current, sheet.parts.length - 1)}
             journal={journal}
@@ -271,15 +238,6 @@ function WorkView({ data, handIn }: { data: Schemas['WorkView']; handIn?: string
 }
 
 const handingIn = () => import('./SubmitDialog').then((m) => m.SubmitDialog);
-
-/** What a student may want to read in a part. */
-function helpFor(part: Sheet['parts'][number]): HelpPlace {
-  const has = (type: Block['type']) => part.blocks.some((b) => b.type === type);
-  if (has('films')) return 'record';
-  if (has('bench')) return 'openBench';
-  if (has('graph')) return 'graphs';
-  return has('number') ? 'answers' : 'parts';
-}
 
 type Tables = Map<string, Worktable>;
 

@@ -42,7 +42,7 @@ public final class Histogram {
     }
 
     /** A round width of bins for a list of values. */
-    static double niceWidth(Statistics s) {
+    public static double niceWidth(Statistics s) {
         double iqr = s.upperQuartile() - s.lowerQuartile();
         double raw = 2 * (iqr > 0 ? iqr : s.max() - s.min()) / Math.cbrt(s.count());
         if (!(raw > 0)) {

@@ -1,7 +1,7 @@
 package cauldron.core.reference;
 
-import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
+import cauldron.core.analysis.LabColumns;
 import cauldron.core.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -79,17 +79,7 @@ public final class WorkedCheck {
 
     /** What is expected, worked out from the student's readings in the lab's own symbols. */
     static DataTable.Column right(List<Map<String, Object>> lab, Map<String, Object> tree, Expected expected) {
-        List<Map<String, Object>> columns = new ArrayList<>();
-        for (Map<String, Object> spec : lab) {
-            Map<String, Object> own = Tree.maps(tree, "columns").stream()
-                    .filter(c -> Tree.text(c, "id", "").equals(Tree.text(spec, "id", ""))).findFirst().orElse(spec);
-            // The student may have given it another symbol; what is expected speaks of the lab's.
-            Map<String, Object> named = Tree.of();
-            named.putAll(own);
-            named.put("symbol", Tree.text(spec, "symbol"));
-            columns.add(named);
-        }
-        return DataTable.whole(Tree.of("columns", columns, "rows", Tree.maps(tree, "rows")), expected.formula());
+        return DataTable.whole(LabColumns.of(lab, tree), expected.formula());
     }
 
     /** How a column goes together with what is expected; null where they can't be compared. */
