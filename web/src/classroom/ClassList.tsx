@@ -41,28 +41,30 @@ export function ClassList() {
               {data.className}
             </Link>
           </p>
-          <div className="flex items-center gap-2">
+          <div className="mb-1 flex flex-wrap items-center gap-x-4 gap-y-2">
             <h1 className="mr-auto text-title font-bold">{data.title}</h1>
-            <Link
-              to={`/assignments/${data.id}/live`}
-              className={
-                'rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper ' +
-                'hover:brightness-110'
-              }
-            >
-              Watch live
-            </Link>
-            {data.students.some((s) => s.workId) &&
-              VIEWS.map(([place, name]) => (
-                <Link
-                  key={place}
-                  to={`/assignments/${data.id}/${place}`}
-                  className="rounded-house border border-edge bg-sheet px-3.5 py-1.5 font-semibold hover:border-ink"
-                >
-                  {name}
-                </Link>
-              ))}
-            <AssignmentSettings list={data} />
+            <div className="ml-auto flex items-center gap-2 whitespace-nowrap">
+              <Link
+                to={`/assignments/${data.id}/live`}
+                className={
+                  'rounded-house border border-copper bg-copper px-3.5 py-1.5 font-semibold text-on-copper ' +
+                  'hover:brightness-110'
+                }
+              >
+                Watch live
+              </Link>
+              {data.students.some((s) => s.workId) &&
+                VIEWS.map(([place, name]) => (
+                  <Link
+                    key={place}
+                    to={`/assignments/${data.id}/${place}`}
+                    className="rounded-house border border-edge bg-sheet px-3.5 py-1.5 font-semibold hover:border-ink"
+                  >
+                    {name}
+                  </Link>
+                ))}
+              <AssignmentSettings list={data} />
+            </div>
           </div>
           <p className="mb-5 text-soft">
             {data.openAt && !isPast(data.openAt) && `opens ${dayAndTime(data.openAt)}, `}

@@ -14,11 +14,14 @@ export function ReportButton({
   name,
   sheet,
   journal,
+  brief,
 }: {
   work: string;
   name: string;
   sheet: Sheet;
   journal: Journal;
+  /** Whether there is little room beside it. */
+  brief: boolean;
 }) {
   const [making, setMaking] = useState<Drawing[] | null>(null);
   const [asked, setAsked] = useState(false);
@@ -66,7 +69,7 @@ export function ReportButton({
       )}
       <Button kind="quiet" disabled={asked || !!making} title="The whole notebook as a PDF" onClick={begin}>
         <FileText size={15} aria-hidden />
-        <span className="sr-only min-[1150px]:not-sr-only">
+        <span className={`sr-only ${brief ? 'min-[1440px]:not-sr-only' : 'min-[1150px]:not-sr-only'}`}>
           {making ? (place > 0 ? `Waiting, ${place} before you …` : 'Making the report …') : 'Report'}
         </span>
       </Button>

@@ -65,7 +65,7 @@ export function WorkHeader({
         )}
       </h1>
       {children}
-      <div className="ml-auto flex shrink-0 items-center gap-3">
+      <div className="ml-auto flex shrink-0 items-center gap-2">
         {data.own && !readOnly && <KeptSign keeping={journal.kept()} />}
         {!nameless && <State data={data} of={sheet.points} />}
         <Suspense>
@@ -79,7 +79,13 @@ export function WorkHeader({
         {!data.own && <Nameless on={nameless} />}
         <Help at={data.own ? helpFor(part) : 'watch'} />
         {!nameless && (
-          <ReportButton work={data.id} name={`${sheet.title} ${data.student}`} sheet={sheet} journal={journal} />
+          <ReportButton
+            work={data.id}
+            name={`${sheet.title} ${data.student}`}
+            sheet={sheet}
+            journal={journal}
+            brief={!data.own}
+          />
         )}
         {data.own && !readOnly && <Button onClick={onHandIn}>Hand in …</Button>}
       </div>

@@ -28,7 +28,8 @@ export function Constants({ pool, which, looks, chosen, onChoose }: Props) {
             <th className="py-1 font-normal">{constant.spreads.length > 1 ? 'Group' : ''}</th>
             <th className="py-1 text-right font-normal">n</th>
             <th className="py-1 pl-3 font-normal">median</th>
-            <th className="py-1 pl-3 font-normal">mean, and the spread of one</th>
+            <th className="py-1 pl-3 font-normal">mean</th>
+            <th className="py-1 pl-3 font-normal">spread of one</th>
           </tr>
         </thead>
         <tbody>
@@ -45,10 +46,8 @@ export function Constants({ pool, which, looks, chosen, onChoose }: Props) {
               </td>
               <td className="mono py-1 text-right">{s.count}</td>
               <td className="mono py-1 pl-3">{s.middle}</td>
-              <td className="mono py-1 pl-3">
-                {s.text}
-                {s.sd && <span className="block text-soft">{s.sd}</span>}
-              </td>
+              <td className="mono py-1 pl-3">{s.text}</td>
+              <td className="mono py-1 pl-3">{s.sd}</td>
             </tr>
           ))}
         </tbody>

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { Shell } from '../../shell/Shell';
@@ -17,13 +17,19 @@ export function Pool() {
   const query = Object.fromEntries(params);
   const [names, setNames] = useState(false);
   const [origin, setOrigin] = useState(true);
-  const { data, error } = useQuery({
+  const { data: now, error } = useQuery({
     queryKey: ['pool', assignmentId, query],
     queryFn: () =>
       ask(api.GET('/api/teaching/assignments/{id}/pool', { params: { path: { id: assignmentId }, query } })),
     placeholderData: keepPreviousData,
     retry: false,
   });
+  // A formula that can't be worked out leaves what was there before.
+  const [before, setBefore] = useState<View>();
+  useEffect(() => {
+    if (now) setBefore(now);
+  }, [now]);
+  const data = now ?? before;
   const set = (changed: Record<string, string>) => setParams({ ...query, ...changed }, { replace: true });
   return (
     <Shell help="mark">
@@ -161,7 +167,7 @@ function Pooled({ pool, names, origin }: { pool: View; names: boolean; origin: b
   return (
     <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] gap-6">
       <section aria-label="Graph" className="rounded-house border bg-sheet p-3">
-        {looks.size > 1 && pool.constants.length === 0 && (
+        {looks.size > 1 && (
           <p className="mb-1 flex flex-wrap gap-x-4 text-fine">
             {[...looks].map(([group, look]) => (
               <span key={group} className="inline-flex items-center gap-1.5">
@@ -183,7 +189,12 @@ function Pooled({ pool, names, origin }: { pool: View; names: boolean; origin: b
         {pool.constants.length > 0 && (
           <div className="rounded-house border bg-sheet p-3">
             <div className="mb-2 flex items-center gap-2">
-              <h2 className="mr-auto font-bold">Each student’s own</h2>
+              <h2 className="mr-auto font-bold">
+                Each student’s own{' '}
+                {pool.constants[constant].unit && (
+                  <span className="font-normal text-soft">in {pool.constants[constant].unit}</span>
+                )}
+              </h2>
               <Select
                 label="constant"
                 hideLabel
@@ -192,7 +203,11 @@ function Pooled({ pool, names, origin }: { pool: View; names: boolean; origin: b
                 onChange={(i) => setWhich(Number(i))}
               />
             </div>
-            <Constants {...common} which={constant} />
+            {pool.constants[constant].spreads[0].count > 0 ? (
+              <Constants {...common} which={constant} />
+            ) : (
+              <p className="text-soft">Nobody has points enough for this fit{pool.by && ' within one group'}.</p>
+            )}
           </div>
         )}
         <One series={chosen} pool={pool} names={names} onChoose={setChosen} />

@@ -35,7 +35,9 @@ export function PoolGraph({ pool, looks, chosen, onChoose, origin }: Props) {
         aria-label={`${pool.up!.name} against ${pool.along!.name}, ${pool.series.length} series`}
       >
         <Axes {...{ x, y, along, up, width, height, pad, type }} />
-        {line && <path d={line} className="fill-none stroke-ink" strokeWidth={1.5} strokeDasharray="6 4" />}
+        {line && (
+          <path d={line} className="pointer-events-none fill-none stroke-ink" strokeWidth={1.5} strokeDasharray="6 4" />
+        )}
         {pool.series.map((s) => {
           const look = looks.get(s.group)!;
           const key = keyOf(s);

@@ -56,6 +56,10 @@ class Screenshots {
             page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Answer")).waitFor();
             shoot(page, "by-question");
             page.goBack();
+            Chrome.link(page, "In one graph").click();
+            page.locator("[data-series]").nth(5).waitFor();
+            shoot(page, "pool");
+            page.goBack();
             Chrome.link(page, Pattern.compile("the work of Aino Brekke")).click();
             Chrome.button(page, "To the bench").click();
             page.getByTestId("film-time").waitFor();
@@ -183,15 +187,6 @@ class Screenshots {
             page.getByLabel(Pattern.compile("^height, row 5")).click();
             page.getByText("This is how").waitFor();
             shoot(page, "run-table");
-        }
-        try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "arlo.venn");
-            Chrome.inItem(page, "A front for the rescue wagon", "Go on");
-            Chrome.button(page, "Weak and strong").click();
-            Chrome.button(page, Pattern.compile("^Trials")).click();
-            Chrome.button(page, "Over all").click();
-            page.locator("[data-point]").nth(5).waitFor();
-            shoot(page, "designs");
         }
     }
 }

@@ -22,13 +22,12 @@ import java.util.Set;
 public record Constant(String name, String meaning, String unit, List<Spread> spreads, double start, double width) {
 
     /**
-     * How values are spread.
+     * How values are spread; all in the constant's unit.
      *
      * @param group empty: over all
-     * @param middle the median, with its unit; empty where there is none
-     * @param mean  with its unit
-     * @param sd    standard deviation of one value, with its unit; empty for fewer than two
-     * @param text  the mean and its standard uncertainty, as they would be given: “9.80 ± 0.03 m/s²”
+     * @param middle the median as it is read; empty where there is none
+     * @param sd    standard deviation of one value; empty for fewer than two
+     * @param text  the mean and its standard uncertainty, as they would be given: “9.80 ± 0.03”
      */
     public record Spread(String group, int count, double median, String middle, String mean, String sd, String text) {
     }
@@ -45,7 +44,7 @@ public record Constant(String name, String meaning, String unit, List<Spread> sp
             double[] values = series.stream().filter(s -> s.constants().length > 0)
                     .filter(s -> group.isEmpty() || s.group().equals(group)).mapToDouble(s -> s.constants()[which]).toArray();
             if (values.length > 0 || group.isEmpty()) {
-                spreads.add(spread(group, values, unit));
+                spreads.add(spread(group, values));
             }
         }
         Statistics all = Statistics.of(values(series, which));
@@ -58,17 +57,12 @@ public record Constant(String name, String meaning, String unit, List<Spread> sp
         return series.stream().filter(s -> s.constants().length > 0).mapToDouble(s -> s.constants()[which]).toArray();
     }
 
-    private static Spread spread(String group, double[] values, String unit) {
+    private static Spread spread(String group, double[] values) {
         Statistics s = Statistics.of(values);
-        String mean = s.count() == 0 ? "" : spaced(Numbers.print(s.mean(), FIGURES), unit);
+        String mean = s.count() == 0 ? "" : Numbers.print(s.mean(), FIGURES);
         boolean several = s.count() > 1 && s.sd() > 0;
-        return new Spread(group, s.count(), s.median(), s.count() == 0 ? "" : spaced(Numbers.print(s.median(), FIGURES), unit),
-                mean, several ? spaced(Numbers.print(s.sd(), 2), unit) : "",
-                several ? spaced(Numbers.printWithUncertainty(s.mean(), s.sd() / Math.sqrt(s.count())), unit) : mean);
-    }
-
-    private static String spaced(String number, String unit) {
-        boolean bracket = number.contains("±") && !number.startsWith("(") && !unit.isEmpty();
-        return (bracket ? "(" + number + ")" : number) + (unit.isEmpty() ? "" : " " + unit);
+        return new Spread(group, s.count(), s.median(), s.count() == 0 ? "" : Numbers.print(s.median(), FIGURES),
+                mean, several ? Numbers.print(s.sd(), 2) : "",
+                several ? Numbers.printWithUncertainty(s.mean(), s.sd() / Math.sqrt(s.count())) : mean);
     }
 }
