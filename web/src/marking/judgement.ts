@@ -7,12 +7,17 @@ export type Judgement = Schemas['JudgementView'];
 export interface Judged {
   work: string;
   handIn?: string;
+  /** Whether its student is still at it, so that it is looked at again and again. */
+  underWay: boolean;
 }
 
+const AGAIN = 20_000;
+
 /** A table held against what the apparatus showed. */
-export const judgementQuery = ({ work, handIn }: Judged, block: string) =>
+export const judgementQuery = ({ work, handIn, underWay }: Judged, block: string) =>
   queryOptions({
     queryKey: ['judgement', work, handIn, block],
+    refetchInterval: underWay && AGAIN,
     queryFn: () =>
       ask(
         api.GET('/api/works/{workId}/tables/{block}/judgement', {

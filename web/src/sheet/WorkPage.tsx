@@ -208,7 +208,7 @@ function WorkView({ data, handIn, nameless }: Shown) {
           <Workbench
             standing={standing}
             work={data.id}
-            judged={data.own || nameless ? undefined : { handIn }}
+            judged={data.own || nameless ? undefined : { handIn, underWay: !past && !data.submittedAt }}
             sheet={sheet}
             part={Math.min(current, sheet.parts.length - 1)}
             journal={journal}

@@ -2,6 +2,7 @@ import { use, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { manifestOf, type RunTable, type Sheet } from '../core';
 import type { FilmPlace } from '../films/film';
+import type { Judged } from '../marking';
 import type { Journal } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
@@ -28,7 +29,7 @@ interface Props {
   open: boolean;
   standing: Standing;
   /** For whoever marks: the table is held against what the apparatus showed, as it stands or as it was handed in. */
-  judged?: { handIn?: string };
+  judged?: Omit<Judged, 'work'>;
 }
 
 /** A cell whose reading is shown on the bench, and where its bench stood before. */
