@@ -34,14 +34,16 @@ class JudgedTest {
             byte[] head = new byte[film.getInt()];
             film.get(head);
             String header = new String(head, StandardCharsets.UTF_8);
-            List<String> moving = List.of(Client.find("\"moving\":\\[([^\\]]*)\\]", header).replace("\"", "").split(","));
+            List<String> moving = List.of(Client.find("\"moving\":\\[([^\\]]*)\\]", header).replace("\"", "")
+                    .split(","));
             double scale = Double.parseDouble(Client.find("\"scale\":([-0-9.E]+)", header));
             double x = Double.parseDouble(Client.find("\"pivot.x\":([-0-9.]+)", header)) / 32;
             double y = Double.parseDouble(Client.find("\"pivot.y\":([-0-9.]+)", header)) / 32;
             double bobX = film.getShort(4 + head.length + 2 * moving.indexOf("bob.x")) / 32.0;
             double bobY = film.getShort(4 + head.length + 2 * moving.indexOf("bob.y")) / 32.0;
             return new Cord(address.split("/")[3], "{\"x\":" + x + ",\"y\":" + y + ",\"angle\":"
-                    + Math.toDegrees(Math.atan2(bobY - y, bobX - x)) + "}", 100 * Math.hypot(bobX - x, bobY - y) / scale);
+                    + Math.toDegrees(Math.atan2(bobY - y, bobX - x)) + "}", 100 * Math.hypot(bobX - x,
+                    bobY - y) / scale);
         }
 
         /** The length as it is typed, read on the film. */
@@ -90,7 +92,8 @@ class JudgedTest {
         try (BrowserContext desk = Chrome.context(1280, 800)) {
             Page page = Chrome.signIn(desk, "ines");
             page.navigate(App.address() + "/work/" + student.work());
-            assertThat(page.getByLabel("Against the apparatus")).containsText(Pattern.compile("1 under another recording's"
+            assertThat(page.getByLabel("Against the apparatus"))
+                    .containsText(Pattern.compile("1 under another recording's"
                     + " name; 1 off by a power of ten; 1 misread;.* 1 typed without looking; 2 formulas are wrong"));
             assertThat(finding(page, "Row 1, length")).containsText(Pattern.compile(
                     "Misread\\. The scale, as it lay, shows 4[0-9.]+ cm there\\. Off by [01][0-9.]+ cm too much, (9|10)"));
@@ -106,6 +109,7 @@ class JudgedTest {
             AxeTest.check(page, "a table against the apparatus");
         }
         // What the apparatus showed is for students to find out.
-        assertThat(student.get("/api/works/" + student.work() + "/tables/readings/judgement").statusCode()).isEqualTo(404);
+        assertThat(student.get("/api/works/" + student.work() + "/tables/readings/judgement").statusCode())
+        .isEqualTo(404);
     }
 }

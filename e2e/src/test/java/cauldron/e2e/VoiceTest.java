@@ -92,7 +92,8 @@ class VoiceTest {
             context.addInitScript("if (navigator.mediaDevices) navigator.mediaDevices.getUserMedia = () => Promise.reject(new Error('no'));");
             Page page = explaining(context, given, "Mute " + UUID.randomUUID().toString().substring(0, 6));
             Chrome.button(page, "Speak instead").click();
-            assertThat(page.getByRole(AriaRole.ALERT)).containsText("The browser was not allowed to use the microphone.");
+            assertThat(page.getByRole(AriaRole.ALERT))
+                    .containsText("The browser was not allowed to use the microphone.");
             page.getByRole(AriaRole.MAIN).getByRole(AriaRole.TEXTBOX).first().fill("The stiffer one hardly stretches.");
             assertThat(page.getByText("5 words, at least 40 asked for")).isVisible();
         }

@@ -28,12 +28,14 @@ class TableJudgementTest {
 
     /**
      * Made-up students read as people do: by laying an instrument on the picture, with a chance error of about half a
-     * division. What they read is an independent way to the same values, so nearly all of it must lie within reading error.
+     * division. What they read is an independent way to the same values, so nearly all of it must lie within reading
+     * error.
      */
     @Test
     void whatMadeUpStudentsReadIsRightInEveryShippedLab() {
         Map<String, String> told = new LinkedHashMap<>();
-        for (String table : List.of("readings", "still", "swing", "pulls", "near-table", "pairs", "runs", "free", "drag",
+        for (String table : List.of("readings", "still", "swing", "pulls", "near-table", "pairs", "runs", "free",
+                "drag",
                 "frames", "falls", "gaps", "together", "bent", "lowest", "rested")) {
             int right = 0;
             int held = 0;
@@ -79,7 +81,8 @@ class TableJudgementTest {
     @SuppressWarnings("unchecked")
     private static String labWithPoints() {
         Visitor ines = Visitor.signedIn("ines");
-        String lab = Visitor.read(ines.post("/api/drafts", Map.of("labId", ines.lab("The lamp keeper's clock")))).get("id")
+        String lab = Visitor.read(ines.post("/api/drafts", Map.of("labId", ines.lab("The lamp keeper's clock"))))
+                .get("id")
                 .asString();
         JsonNode draft = ines.json("/api/drafts/" + lab);
         Map<String, Object> sheet = new JsonMapper().convertValue(draft.get("sheet"), LinkedHashMap.class);
@@ -94,7 +97,8 @@ class TableJudgementTest {
                 }
             }
         }
-        assertThat(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", draft.get("number").asInt())).statusCode())
+        assertThat(ines.put("/api/drafts/" + lab, Map.of("sheet", sheet, "seen", draft.get("number").asInt()))
+                .statusCode())
                 .isEqualTo(200);
         assertThat(ines.post("/api/drafts/" + lab + "/versions", Map.of()).statusCode()).isEqualTo(200);
         return lab;
@@ -111,13 +115,15 @@ class TableJudgementTest {
         double length = DATABASE.queryForObject("select (recipe->'settings'->>'length')::float8 from trial where id = ?::uuid",
                 Double.class, trial);
         Map<String, Object> reading = Map.of("trial", trial, "frame", 0, "view", "side", "instruments", Map.of());
-        room.keep("readings", "rows", Map.of("order", List.of("r1", "r2")), "readings", "cell/r1/cord", Map.of("text", "Tern"),
+        room.keep("readings", "rows", Map.of("order", List.of("r1", "r2")), "readings", "cell/r1/cord", Map.of("text",
+                "Tern"),
                 "readings", "cell/r1/L", Map.of("text", String.format("%.1f", 100 * length), "reading", reading),
                 "readings", "cell/r2/cord", Map.of("text", "Skua"), "readings", "cell/r2/L",
                 Map.of("text", String.format("%.1f", 100 * length + 4), "reading", reading));
         assertThat(room.student().json(work).at("/tried").has("readings")).isFalse();
         assertThat(room.student().post(work + "/submission", Map.of()).statusCode()).isEqualTo(204);
-        // Of two columns and a formula, each a third of six points: half of each column is right, the formula is missing.
+        // Of two columns and a formula, each a third of six points: half of each column is right, the formula is
+        // missing.
         JsonNode tried = room.student().json(work).at("/tried/readings");
         assertThat(tried.get("points").asDouble()).isEqualTo(2);
         assertThat(tried.get("number").asString()).isEqualTo("2 of 4");
@@ -130,7 +136,8 @@ class TableJudgementTest {
         room.student().post(work + "/submission", Map.of());
         assertThat(room.student().json(work).at("/tried/readings/points").asDouble()).isEqualTo(3);
         // A teacher may say otherwise, with a reason.
-        assertThat(room.teacher().post(work + "/marks", Map.of("block", "readings", "points", 5, "comment", "", "reason",
+        assertThat(room.teacher().post(work + "/marks", Map.of("block", "readings", "points", 5, "comment", "",
+        "reason",
                 "the ruler slipped")).statusCode()).isEqualTo(204);
         assertThat(room.teacher().json(work).at("/marks/readings/points").asDouble()).isEqualTo(5);
     }

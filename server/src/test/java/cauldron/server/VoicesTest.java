@@ -9,7 +9,9 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** What was spoken comes in pieces, whole and in order, and is heard by nobody but its student and the class's teacher. */
+/**
+ * What was spoken comes in pieces, whole and in order, and is heard by nobody but its student and the class's teacher.
+ */
 @ExtendWith(ServerExtension.class)
 class VoicesTest {
 
@@ -69,7 +71,8 @@ class VoicesTest {
         assertThat(kept(0)).isEqualTo(400);
         assertThat(kept(-1, BEGINNING)).isEqualTo(400);
         assertThat(kept(400, BEGINNING)).isEqualTo(400);
-        assertThat(put(room.student(), voice, 0, "k", BEGINNING).statusCode()).as("a question of numbers").isEqualTo(404);
+        assertThat(put(room.student(), voice, 0, "k", BEGINNING).statusCode()).as("a question of numbers")
+                .isEqualTo(404);
         assertThat(put(room.student(), voice, 0, "nothing", BEGINNING).statusCode()).isEqualTo(404);
         assertThat(kept(0, BEGINNING)).isEqualTo(204);
         assertThat(kept(1, new byte[257_000])).as("one piece").isEqualTo(413);
@@ -81,7 +84,8 @@ class VoicesTest {
         assertThat(status).as("all pieces").isEqualTo(413);
         assertThat(number).isEqualTo(16);
         for (int i = 1; i < 10; i++) {
-            assertThat(put(room.student(), voice.replaceAll("[^/]+$", UUID.randomUUID().toString()), 0, "why", BEGINNING)
+            assertThat(put(room.student(), voice.replaceAll("[^/]+$", UUID.randomUUID().toString()), 0, "why",
+                    BEGINNING)
                     .statusCode()).isEqualTo(204);
         }
         assertThat(put(room.student(), voice.replaceAll("[^/]+$", UUID.randomUUID().toString()), 0, "why", BEGINNING)
@@ -97,7 +101,8 @@ class VoicesTest {
         assertThat(room.student().json("/api/works/" + room.work() + "/missing").toString()).doesNotContain("\"why\"");
         room.student().post("/api/works/" + room.work() + "/submission", Map.of());
         assertThat(kept(1, new byte[] {1})).as("after handing in").isEqualTo(409);
-        var answer = room.teacher().json("/api/teaching/assignments/" + room.assignment() + "/questions/why").at("/answers/0");
+        var answer = room.teacher().json("/api/teaching/assignments/" + room.assignment() + "/questions/why")
+                .at("/answers/0");
         assertThat(answer.get("text").asString()).isEqualTo("(Spoken, 21 s)");
         assertThat(answer.at("/slots/spoken/recording").asString()).isEqualTo(id);
     }

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A student's table under the symbols of the lab's own columns, so that one formula can be worked out in every student's
- * table: a student may give a column another symbol or unit, but not another id.
+ * A student's table under the symbols of the lab's own columns, so that one formula can be worked out in every
+ * student's table: a student may give a column another symbol or unit, but not another id.
  */
 public final class LabColumns {
 

@@ -42,7 +42,8 @@ public record Constant(String name, String meaning, String unit, List<Spread> sp
         List<Spread> spreads = new ArrayList<>();
         for (String group : groups) {
             double[] values = series.stream().filter(s -> s.constants().length > 0)
-                    .filter(s -> group.isEmpty() || s.group().equals(group)).mapToDouble(s -> s.constants()[which]).toArray();
+                    .filter(s -> group.isEmpty() || s.group().equals(group)).mapToDouble(s -> s.constants()[which])
+                    .toArray();
             if (values.length > 0 || group.isEmpty()) {
                 spreads.add(spread(group, values));
             }

@@ -216,7 +216,10 @@ public final class Pool {
         return told;
     }
 
-    /** The fit of all points together, as {@link Fit#toTree} tells it, or its {@code trouble}; empty where none was asked for. */
+    /**
+     * The fit of all points together, as {@link Fit#toTree} tells it, or its {@code trouble}; empty where none was
+     * asked for.
+     */
     public Map<String, Object> whole() {
         return whole;
     }

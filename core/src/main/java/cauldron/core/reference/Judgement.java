@@ -14,7 +14,8 @@ import java.util.function.BooleanSupplier;
  * @param share of the points that it brings, 0 to 1
  * @param words the whole in a sentence
  */
-public record Judgement(List<CellCheck> cells, List<WorkedCheck.Worked> worked, List<FitCheck.Fitted> fits, int held, int right,
+public record Judgement(List<CellCheck> cells, List<WorkedCheck.Worked> worked, List<FitCheck.Fitted> fits, int held,
+        int right,
                         double share, String words) {
 
     /**
@@ -41,15 +42,16 @@ public record Judgement(List<CellCheck> cells, List<WorkedCheck.Worked> worked, 
     }
 
     /**
-     * What part of the table is right: each asked row of each column counts once, and what is worked out in a column as much
-     * as the readings of one. A value that more rows than asked for have right isn't counted twice.
+     * What part of the table is right: each asked row of each column counts once, and what is worked out in a column as
+     * much as the readings of one. A value that more rows than asked for have right isn't counted twice.
      */
     private static double share(Judging judging, int rows, List<CellCheck> cells, List<WorkedCheck.Worked> worked) {
         int wanted = Math.max(1, rows);
         double columns = judging.references().size() + judging.expected().size();
         double got = 0;
         for (Reference reference : judging.references()) {
-            long right = cells.stream().filter(c -> c.column().equals(reference.column()) && c.verdict() == Verdict.RIGHT)
+            long right = cells.stream().filter(c -> c.column().equals(reference.column())
+                    && c.verdict() == Verdict.RIGHT)
                     .count();
             got += Math.min(right, wanted) / (double) wanted;
         }

@@ -7,8 +7,8 @@ import cauldron.core.instrument.tape.LongTape;
 import java.util.Map;
 
 /**
- * A straight scale as a student laid it over the picture: where its zero is, and which way it runs. It answers what stands
- * at it beside a point.
+ * A straight scale as a student laid it over the picture: where its zero is, and which way it runs. It answers what
+ * stands at it beside a point.
  *
  * @param instrument what lies there
  * @param x          of its zero, in picture elements, to the right

@@ -5,7 +5,8 @@ package cauldron.core.reference;
  *
  * @param column    id of the column
  * @param shows     in which way the apparatus shows it
- * @param of        what it is of: a choice, a setting, a channel, an outcome, an event, or a place, as {@code shows} says
+ * @param of        what it is of: a choice, a setting, a channel, an outcome, an event, or a place, as {@code shows}
+ *                  says
  * @param to        the other place of a distance, or a pointer; else empty
  * @param per       the length in the picture that stands for one SI unit of a pointer's scale; else empty
  * @param since     the act or event from which a time or a way is counted; empty: the stopwatch's zero
@@ -14,7 +15,8 @@ package cauldron.core.reference;
  * @param divisions of the scale that a reading may be off
  * @param percent   of the value that a reading may be off; the wider of both counts
  */
-public record Reference(String column, Shows shows, String of, String to, String per, String since, int times, int every,
+public record Reference(String column, Shows shows, String of, String to, String per, String since, int times,
+        int every,
                         double divisions, double percent) {
 
     /** In which way an apparatus shows a value. */

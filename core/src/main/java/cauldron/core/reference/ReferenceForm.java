@@ -17,8 +17,10 @@ final class ReferenceForm extends Form<Reference> {
     private static final double USUAL_DIVISIONS = 2;
     private static final int MOST_REPEATS = 1000;
 
-    private final Field<Reference, String> column = field("column", text(60), Reference::column).says("The id of the column.");
-    private final Field<Reference, String> shows = field("shows", word("option", "setting", "channel", "outcome", "distance",
+    private final Field<Reference, String> column = field("column", text(60), Reference::column)
+            .says("The id of the column.");
+    private final Field<Reference, String> shows = field("shows", word("option", "setting", "channel", "outcome",
+            "distance",
             "pointer", "travel", "time", "repeats"), (Reference r) -> r.shows().word())
                     .says("In which way the apparatus shows it: the name of what was chosen, a setting, a channel at the"
                             + " moment of the reading, an outcome, the distance of two places, a pointer from its scale's zero, how far a place has come, the"
@@ -31,7 +33,8 @@ final class ReferenceForm extends Form<Reference> {
             .says("The length in the picture that stands for one SI unit of a pointer's scale.");
     private final Field<Reference, String> since = field("since", text(60), Reference::since).otherwise("")
             .says("The act or event from which a time or a way is counted; without it, the stopwatch's zero.");
-    private final Field<Reference, Integer> times = field("times", whole(1, MOST_REPEATS), Reference::times).otherwise(1)
+    private final Field<Reference, Integer> times = field("times", whole(1, MOST_REPEATS), Reference::times)
+            .otherwise(1)
             .says("How many repeats are timed.");
     private final Field<Reference, Integer> every = field("every", whole(1, 100), Reference::every).otherwise(1)
             .says("How many of its events one repeat has: a swing passes its lowest point twice.");
@@ -46,7 +49,8 @@ final class ReferenceForm extends Form<Reference> {
 
     @Override
     protected Reference make(Filled f) {
-        return new Reference(f.get(column), Shows.valueOf(f.get(shows).toUpperCase()), f.get(of), f.get(to), f.get(per), f.get(since),
+        return new Reference(f.get(column), Shows.valueOf(f.get(shows).toUpperCase()), f.get(of), f.get(to), f.get(per),
+                f.get(since),
                 f.get(times), f.get(every), f.get(divisions), f.get(percent));
     }
 

@@ -105,7 +105,8 @@ final class Showing {
     private double onTray(Unit like) {
         double finest = Double.NaN;
         for (String id : trace.trial().tray()) {
-            Instrument one = trace.manifest().instruments().stream().filter(i -> i.id().equals(id)).findFirst().orElse(null);
+            Instrument one = trace.manifest().instruments().stream().filter(i -> i.id().equals(id)).findFirst()
+                    .orElse(null);
             if (one != null && !one.kind().hooked() && one.division() > 0 && Units.parse(one.unit()).sameKind(like)) {
                 double d = one.division() * Units.parse(one.unit()).factor();
                 finest = Double.isNaN(finest) ? d : Math.min(finest, d);
@@ -181,8 +182,8 @@ final class Showing {
     }
 
     /**
-     * How long repeats take from the stopwatch's zero, wherever in one that is: places in between are found by shares of the
-     * way from one event to the next.
+     * How long repeats take from the stopwatch's zero, wherever in one that is: places in between are found by shares
+     * of the way from one event to the next.
      */
     private Shown repeats(Reference r) {
         Event kind = trace.manifest().event(r.of());
@@ -242,7 +243,8 @@ final class Showing {
                 of = "s";
         }
         if (!Units.parse(of).sameKind(unit)) {
-            throw new IllegalArgumentException("what is shown is in " + (of.isEmpty() ? "no unit" : of) + ", the column in "
+            throw new IllegalArgumentException("what is shown is in " + (of.isEmpty() ? "no unit" : of)
+                    + ", the column in "
                     + (unit.symbol().isEmpty() ? "none" : unit.symbol()));
         }
         if (!r.since().isEmpty() && m.acts().stream().noneMatch(a -> a.id().equals(r.since()))) {

@@ -13,8 +13,8 @@ import java.util.Set;
 import java.util.function.BooleanSupplier;
 
 /**
- * A student's table held, value by value, against what the apparatus showed where each was read. A row is held against the
- * trial that its values were read on; where none was, against the one that its words name.
+ * A student's table held, value by value, against what the apparatus showed where each was read. A row is held against
+ * the trial that its values were read on; where none was, against the one that its words name.
  */
 public final class TableCheck {
 
@@ -98,7 +98,8 @@ public final class TableCheck {
                 cells.add(name(id, column, row, reference, read));
             } else {
                 Reading reading = readings.get(column.id());
-                cells.add(value(id, column, row, reference, reading, reading == null ? rowTrial : reading.trial(), frame));
+                cells.add(value(id, column, row, reference, reading, reading == null ? rowTrial : reading.trial(),
+                        frame));
             }
         }
     }
@@ -166,12 +167,16 @@ public final class TableCheck {
         if (within && !known) {
             return new CellCheck(row, column.id(), Verdict.RIGHT, name, Double.NaN, false, "");
         }
-        return new CellCheck(row, column.id(), known ? Verdict.OTHER_RECORDING : Verdict.UNREADABLE, name, Double.NaN, false,
-                known ? "It says “" + typed.strip() + "”, but the row was read on a recording of " + one.of() + " " + name + "."
-                        : "That is the name of none of the choices; the row was read on " + one.of() + " " + name + ".");
+        return new CellCheck(row, column.id(), known ? Verdict.OTHER_RECORDING : Verdict.UNREADABLE, name, Double.NaN,
+                false,
+                known ? "It says “" + typed.strip() + "”, but the row was read on a recording of " + one.of() + " "
+                + name + "."
+                        : "That is the name of none of the choices; the row was read on " + one.of() + " " + name
+                        + ".");
     }
 
-    private CellCheck value(String row, DataTable.Column column, int at, Reference reference, Reading reading, String trial,
+    private CellCheck value(String row, DataTable.Column column, int at, Reference reference, Reading reading,
+            String trial,
             double frame) {
         boolean unlooked = reading == null && reference.needsLooking();
         double typed = column.values()[at];

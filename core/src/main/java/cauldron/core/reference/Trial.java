@@ -14,7 +14,8 @@ import java.util.Map;
  * @param tray   what lay on the tray
  * @param chosen what was chosen, by the names of choices: the name of the option; empty on a bench
  */
-public record Trial(Recipe recipe, double until, double rate, String view, List<String> tray, Map<String, Chosen> chosen) {
+public record Trial(Recipe recipe, double until, double rate, String view, List<String> tray, Map<String,
+        Chosen> chosen) {
 
     /**
      * What was chosen, and what else there was.

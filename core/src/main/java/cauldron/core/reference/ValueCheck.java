@@ -83,15 +83,18 @@ final class ValueCheck {
         double whole = Math.rint(events);
         int wanted = reference.times() * reference.every();
         double slack = Math.max(COUNTED, tolerance() / shown.each() * reference.every());
-        if (whole == wanted || whole < 1 || whole > MOST_TIMES * wanted || Math.abs(events - whole) > Math.min(slack, 0.3)) {
+        if (whole == wanted || whole < 1 || whole > MOST_TIMES * wanted || Math.abs(events - whole) > Math.min(slack,
+                0.3)) {
             return null;
         }
-        return "That is how long " + Numbers.printShort(whole / reference.every()) + " take, not " + reference.times() + ".";
+        return "That is how long " + Numbers.printShort(whole / reference.every()) + " take, not " + reference.times()
+                + ".";
     }
 
     private boolean isSeen(double typed) {
         double digit = Double.isNaN(shown.division()) ? 0 : shown.division();
-        return shown.seen().stream().anyMatch(s -> Math.abs(Math.abs(typed) - Math.abs(s)) <= Math.max(digit, tolerance() / 2));
+        return shown.seen().stream().anyMatch(s -> Math.abs(Math.abs(typed) - Math.abs(s)) <= Math.max(digit,
+                tolerance() / 2));
     }
 
     private Verdict verdictOf(double typed) {
@@ -102,13 +105,15 @@ final class ValueCheck {
         Verdict verdict = verdictOf(typed);
         String by = told(Math.abs(off)) + (off > 0 ? " too much" : " too little");
         if (Double.isNaN(shown.astray()) && verdict != Verdict.OFF) {
-            return verdict == Verdict.LAID_WRONG ? "Copied right from the stopwatch, but it was set or stopped at another"
+            return verdict == Verdict.LAID_WRONG
+                    ? "Copied right from the stopwatch, but it was set or stopped at another"
                     + " moment: " + by + "."
                     : "The stopwatch stood at " + told(shown.seen().get(0)) + ". Off by " + by + ".";
         }
         if (verdict == Verdict.LAID_WRONG) {
             boolean astray = Math.abs(shown.astray()) > tolerance() / 2;
-            return "Read right off the scale as it lay, but " + (astray ? "its zero lay " + told(Math.abs(shown.astray()))
+            return "Read right off the scale as it lay, but " + (astray ? "its zero lay "
+                    + told(Math.abs(shown.astray()))
                     + " off" : "the scale lay askew") + ": " + by + ".";
         }
         String far = Double.isNaN(divisions) || shown.division() == 0 ? ""

@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What a student worked out held against what is to be worked out, both from the student's own readings: a wrong reading
- * makes no formula wrong.
+ * What a student worked out held against what is to be worked out, both from the student's own readings: a wrong
+ * reading makes no formula wrong.
  */
 public final class WorkedCheck {
 
@@ -105,7 +105,8 @@ public final class WorkedCheck {
             Ratio ratio = ratio(column, expected, lab, tree, table);
             if (ratio != null && ratio.far() < least) {
                 least = ratio.far();
-                nearest = new Worked(column.id(), column.symbol(), expected.name(), false, told(column, expected, ratio));
+                nearest = new Worked(column.id(), column.symbol(), expected.name(), false, told(column, expected,
+                        ratio));
             }
         }
         return nearest;
@@ -119,7 +120,8 @@ public final class WorkedCheck {
             return begin + column.symbol() + " is " + (power ? "off by a power of ten, " : "") + times(ratio.mean())
                     + " that in every row.";
         }
-        return begin + "In row " + (ratio.worst() + 1) + " " + column.symbol() + " is " + times(ratio.worstRatio()) + " that.";
+        return begin + "In row " + (ratio.worst() + 1) + " " + column.symbol() + " is " + times(ratio.worstRatio())
+                + " that.";
     }
 
     private static String times(double ratio) {
@@ -146,7 +148,8 @@ public final class WorkedCheck {
             for (int i = 0; i < column.values().length; i++) {
                 double own = column.unit().toSi(column.values()[i]);
                 double wanted = right.unit().toSi(right.values()[i]);
-                if (out[i] || Double.isNaN(own) || Double.isNaN(wanted) || Double.isInfinite(own) || wanted == 0 && own == 0) {
+                if (out[i] || Double.isNaN(own) || Double.isNaN(wanted) || Double.isInfinite(own) || wanted == 0
+                        && own == 0) {
                     continue;
                 }
                 double ratio = wanted == 0 ? Double.MAX_VALUE : own / wanted;

@@ -140,7 +140,8 @@ public final class TableJudgements {
                 }
             }
         }
-        judging.check(table.columns(), manifests, plans.stream().flatMap(p -> p.choices().stream()).map(FilmPlan.Choice::id)
+        judging.check(table.columns(), manifests, plans.stream().flatMap(p -> p.choices().stream())
+                .map(FilmPlan.Choice::id)
                 .toList(), at.in("judging"));
     }
 }

@@ -25,11 +25,13 @@ class ExplanationBlockTest {
 
     @Test
     void fortyWordsAreSpokenInSixteenSeconds() {
-        assertThat(SPOKEN.lack(with(Tree.of(), "It swings."))).isEqualTo("2 of at least 40 words written, or speak instead");
+        assertThat(SPOKEN.lack(with(Tree.of(), "It swings.")))
+                .isEqualTo("2 of at least 40 words written, or speak instead");
         assertThat(WRITTEN.lack(with(Tree.of(), "It swings."))).isEqualTo("2 of at least 40 words written");
         assertThat(SPOKEN.lack(with(seconds(15.9), ""))).isEqualTo("15 of at least 16 seconds spoken");
         assertThat(SPOKEN.lack(with(seconds(16), ""))).isNull();
-        assertThat(SPOKEN.lack(with(Tree.of("recording", "", "seconds", 16.0), ""))).startsWith("0 of at least 40 words");
+        assertThat(SPOKEN.lack(with(Tree.of("recording", "", "seconds", 16.0), "")))
+                .startsWith("0 of at least 40 words");
     }
 
     @Test
@@ -40,7 +42,8 @@ class ExplanationBlockTest {
 
     @Test
     void whatWasSpokenStandsBesideWhatWasWritten() {
-        assertThat(SPOKEN.answer(with(seconds(16.4), "In short: gravity."))).isEqualTo("In short: gravity.\n(Spoken, 16 s)");
+        assertThat(SPOKEN.answer(with(seconds(16.4), "In short: gravity.")))
+                .isEqualTo("In short: gravity.\n(Spoken, 16 s)");
         assertThat(SPOKEN.answer(with(seconds(0.4), ""))).isEqualTo("(Spoken, 1 s)");
         assertThat(SPOKEN.answer(with(Tree.of(), "Written."))).isEqualTo("Written.");
     }

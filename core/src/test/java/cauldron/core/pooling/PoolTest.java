@@ -14,7 +14,8 @@ import org.junit.jupiter.api.Test;
 /** Many students' tables in one graph. */
 class PoolTest {
 
-    private static final List<Map<String, Object>> LAB = List.of(column("d", "d", "", "label"), column("L", "L", "cm", "measured"),
+    private static final List<Map<String, Object>> LAB = List.of(column("d", "d", "", "label"), column("L", "L", "cm",
+            "measured"),
             column("t", "t", "s", "measured"));
     private static final Pool.Asked ASKED = new Pool.Asked("L", "(t/20)^2", "proportional");
 
@@ -58,7 +59,8 @@ class PoolTest {
         assertThat(spread.text()).isEqualTo("0.0403 ± 0.0002");
         assertThat(pool.whole()).containsEntry("points", 7.0);
         assertThat(pool.curve()[0][0]).isEqualTo(40);
-        assertThat(pool.curve()[1][59]).isCloseTo(90 * Tree.number(Tree.maps(pool.whole(), "parameters").get(0), "value"),
+        assertThat(pool.curve()[1][59]).isCloseTo(90 * Tree.number(Tree.maps(pool.whole(), "parameters").get(0),
+                "value"),
                 within(1e-9));
     }
 
@@ -66,7 +68,8 @@ class PoolTest {
     void otherUnitsAndSymbolsOfAStudentsOwnComeToTheSame() {
         Map<String, Object> own = table(9.8, 40, 60);
         own.put("columns", List.of(LAB.get(0), column("L", "length", "mm", "measured"), LAB.get(2)));
-        Tree.maps(own, "rows").forEach(r -> Tree.map(r, "cells").compute("L", (c, v) -> Double.parseDouble(v.toString()) * 10
+        Tree.maps(own, "rows").forEach(r -> Tree.map(r, "cells").compute("L", (c,
+                v) -> Double.parseDouble(v.toString()) * 10
                 + ""));
         Pool pool = Pool.of(ASKED, LAB, List.of(source("a", table(9.8, 40, 60)), source("b", own)));
         assertThat(pool.series().get(1).x()).containsExactly(40, 60);
@@ -87,12 +90,15 @@ class PoolTest {
             rows.add(r);
         });
         both.put("rows", rows);
-        Pool pool = Pool.of(ASKED, LAB, List.of(new Pool.Source("a", both, groups), new Pool.Source("b", table(9.8, 40, 60),
+        Pool pool = Pool.of(ASKED, LAB, List.of(new Pool.Source("a", both, groups), new Pool.Source("b", table(9.8, 40,
+                60),
                 groups)));
         assertThat(pool.series()).extracting(Pool.Series::group).containsExactly("Earth", "Moon", "Earth");
-        assertThat(pool.constants().get(0).spreads()).extracting(Constant.Spread::group).containsExactly("", "Earth", "Moon");
+        assertThat(pool.constants().get(0).spreads()).extracting(Constant.Spread::group).containsExactly("", "Earth",
+                "Moon");
         assertThat(pool.constants().get(0).spreads().get(1).count()).isEqualTo(2);
-        assertThat(pool.series().get(1).constants()[0] / pool.series().get(0).constants()[0]).isCloseTo(9.8 / 1.62, within(1e-6));
+        assertThat(pool.series().get(1).constants()[0] / pool.series().get(0).constants()[0]).isCloseTo(9.8 / 1.62,
+                within(1e-6));
     }
 
     @Test

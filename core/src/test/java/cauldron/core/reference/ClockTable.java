@@ -17,7 +17,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** A pendulum's lab, and a student's table in it, written as pages write it: read by hand and eye, or wrongly on purpose. */
+/**
+ * A pendulum's lab, and a student's table in it, written as pages write it: read by hand and eye, or wrongly on
+ * purpose.
+ */
 final class ClockTable {
 
     static final double RATE = 120;
@@ -33,7 +36,8 @@ final class ClockTable {
         this(Tree.of("points", 6.0, "references", List.of(
                 Tree.of("column", "cord", "shows", "option", "of", "cord"),
                 Tree.of("column", "L", "shows", "distance", "of", "pivot", "to", "bob"),
-                Tree.of("column", "t", "shows", "repeats", "of", "lowest", "times", 20.0, "every", 2.0, "divisions", 4.0)),
+                Tree.of("column", "t", "shows", "repeats", "of", "lowest", "times", 20.0, "every", 2.0, "divisions",
+                4.0)),
                 "expected", List.of(Tree.of("name", "period", "formula", "t/20"),
                         Tree.of("name", "period squared", "formula", "(t/20)^2"))));
     }
@@ -45,14 +49,17 @@ final class ClockTable {
     static Map<String, Object> sheet(Map<String, Object> judging) {
         return Tree.of("title", "Clock", "summary", "S", "minutes", 10.0, "apparatus", "pendulum", "parts", List.of(
                 Tree.of("id", "one", "kind", "measure", "title", "Measure", "blocks", List.of(
-                        Tree.of("type", "films", "id", "films", "apparatus", "pendulum", "views", List.of("side"), "rate", RATE,
+                        Tree.of("type", "films", "id", "films", "apparatus", "pendulum", "views", List.of("side"),
+                        "rate", RATE,
                                 "seconds", 60.0, "fixed", Tree.of("held", true, "angle", 5.0), "acts",
                                 List.of(Tree.of("act", "open-catch", "from", 0.7, "to", 2.2)), "choices",
-                                List.of(Tree.of("id", "cord", "name", "Cord", "options", List.of(option("tern", "Tern", 0.43),
+                                List.of(Tree.of("id", "cord", "name", "Cord", "options", List.of(option("tern", "Tern",
+                                0.43),
                                         option("petrel", "Petrel", 0.61), option("gannet", "Gannet", 0.89),
                                         option("shag", "Shag", 1.17), option("skua", "Skua", 1.5))))),
                         Tree.of("type", "table", "id", "readings", "title", "Readings", "rows", 5.0, "columns", List.of(
-                                column("cord", "", "label"), column("L", "cm", "measured"), column("t", "s", "measured")),
+                                column("cord", "", "label"), column("L", "cm", "measured"), column("t", "s",
+                                "measured")),
                                 "judging", judging),
                         Tree.of("type", "graph", "id", "graph", "table", "readings", "along", "L", "up", "t")))));
     }
@@ -74,7 +81,8 @@ final class ClockTable {
         FilmsBlock films = (FilmsBlock) sheet.block("films");
         String id = "trial" + (filmed.size() + 1);
         Map<String, Object> chosen = Tree.of("cord", cord);
-        filmed.put(id, new TableJudgements.Filmed("films", chosen, films.plan().recipe(chosen, SEED, filmed.size() + 1)));
+        filmed.put(id, new TableJudgements.Filmed("films", chosen, films.plan().recipe(chosen, SEED, filmed.size()
+                + 1)));
         return id;
     }
 
@@ -83,7 +91,9 @@ final class ClockTable {
         return Inventory.replay(recipe, until);
     }
 
-    /** A row as a careful student reads it: ruler from the pivot to the bob, twenty swings from one passage to another. */
+    /**
+     * A row as a careful student reads it: ruler from the pivot to the bob, twenty swings from one passage to another.
+     */
     String row(String trial, String cord) {
         String row = newRow(cord);
         length(row, trial, 0, 0);
@@ -117,7 +127,8 @@ final class ClockTable {
         double y = run.scene().of(run.manifest().sceneField("bob.y"));
         double down = Math.atan2(-y, x);
         double length = Math.hypot(x, y);
-        Map<String, Object> ruler = Tree.of("x", (0 - frame.left()) * scale + misplaced / 100 * scale * Math.cos(down), "y",
+        Map<String, Object> ruler = Tree.of("x", (0 - frame.left()) * scale + misplaced / 100 * scale * Math.cos(down),
+                "y",
                 (frame.bottom() + frame.height()) * scale + misplaced / 100 * scale * Math.sin(down), "angle",
                 Math.toDegrees(down));
         slots.put("cell/" + row + "/L", Tree.of("text", Numbers.fixed(100 * length - misplaced + misread, 1), "reading",
@@ -137,7 +148,8 @@ final class ClockTable {
         }
         double zero = Math.rint(passages.get(1) * RATE);
         double end = Math.rint(passages.get(1 + (int) (2 * swings)) * RATE);
-        slots.put("cell/" + row + "/t", Tree.of("text", Numbers.fixed((end - zero) / RATE, 2), "reading", Tree.of("trial",
+        slots.put("cell/" + row + "/t", Tree.of("text", Numbers.fixed((end - zero) / RATE, 2), "reading",
+                Tree.of("trial",
                 trial, "frame", end, "view", "side", "instruments", Tree.of("stopwatch", Tree.of("zero", zero)))));
     }
 

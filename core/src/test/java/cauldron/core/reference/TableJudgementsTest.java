@@ -62,7 +62,8 @@ class TableJudgementsTest {
         CellCheck length = table.cell(misread, "L");
         assertThat(length.verdict()).isEqualTo(Verdict.MISREAD);
         assertThat(length.divisions()).isCloseTo(10, within(0.6));
-        assertThat(length.words()).startsWith("The scale, as it lay, shows 43.00 cm there. Off by 1.000 cm too much, 10");
+        assertThat(length.words())
+                .startsWith("The scale, as it lay, shows 43.00 cm there. Off by 1.000 cm too much, 10");
         assertThat(table.cell(otherCord, "cord")).satisfies(c -> {
             assertThat(c.verdict()).isEqualTo(Verdict.OTHER_RECORDING);
             assertThat(c.words()).isEqualTo("It says “Petrel”, but the row was read on a recording of Cord Gannet.");
@@ -75,13 +76,15 @@ class TableJudgementsTest {
         assertThat(judged.worked()).anySatisfy(w -> {
             assertThat(w.follows()).isFalse();
             assertThat(w.symbol()).isEqualTo("T");
-            assertThat(w.words()).isEqualTo("The period should be t/20, from the same readings. T is 2.00 times that in every"
+            assertThat(w.words())
+                    .isEqualTo("The period should be t/20, from the same readings. T is 2.00 times that in every"
                     + " row.");
         });
         assertThat(judged.words()).contains("1 under another recording's name", "1 off by a power of ten", "1 misread",
                 "1 typed without looking", "formulas are wrong or missing");
         // A formula that is missing is told, too.
-        assertThat(judged.worked()).anySatisfy(w -> assertThat(w.words()).startsWith("Nothing works out the period squared"));
+        assertThat(judged.worked()).anySatisfy(w -> assertThat(w.words())
+        .startsWith("Nothing works out the period squared"));
     }
 
     @Test
@@ -114,7 +117,8 @@ class TableJudgementsTest {
         reading.put("frame", late);
         cell.put("text", String.valueOf(Math.rint((late - zero) / ClockTable.RATE * 100) / 100));
         assertThat(table.cell(row, "t").verdict()).isEqualTo(Verdict.LAID_WRONG);
-        assertThat(table.cell(row, "t").words()).startsWith("Copied right from the stopwatch, but it was set or stopped at");
+        assertThat(table.cell(row, "t").words())
+                .startsWith("Copied right from the stopwatch, but it was set or stopped at");
         cell.put("text", "26.9");
         assertThat(table.cell(row, "t").verdict()).isEqualTo(Verdict.MISREAD);
         assertThat(table.cell(row, "t").words()).startsWith("The stopwatch stood at 26.");
@@ -169,9 +173,11 @@ class TableJudgementsTest {
         String row = table.row(table.film("tern"), "Tern");
         table.type(row, "L", "about 4");
         assertThat(table.cell(row, "L").verdict()).isEqualTo(Verdict.UNREADABLE);
-        table.slots.put("cell/" + row + "/t", Tree.of("text", "26.4", "reading", Tree.of("trial", "gone", "frame", 3.0)));
+        table.slots.put("cell/" + row + "/t", Tree.of("text", "26.4", "reading", Tree.of("trial", "gone", "frame",
+                3.0)));
         assertThat(table.cell(row, "t").unlooked()).isTrue();
-        table.slots.put("cell/" + row + "/t", Tree.of("text", "26.4", "reading", Tree.of("trial", "trial1", "frame", 1e300,
+        table.slots.put("cell/" + row + "/t", Tree.of("text", "26.4", "reading", Tree.of("trial", "trial1", "frame",
+                1e300,
                 "instruments", Tree.of("stopwatch", Tree.of("zero", -1e300), "ruler", 3.0))));
         assertThat(table.cell(row, "t").verdict()).isNotNull();
         table.slots.put("cell/" + row + "/t", Tree.of("text", "1e308", "reading", List.of()));
@@ -181,7 +187,8 @@ class TableJudgementsTest {
     /** On an open bench the trial's recipe is in the notebook; one that was tampered with is no trial. */
     @Test
     void valuesOfAnOpenBenchAreHeldAgainstTheTrialKept() {
-        Sheet sheet = Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 5.0, "apparatus", "pendulum", "parts",
+        Sheet sheet = Sheet.fromTree(Tree.of("title", "T", "summary", "S", "minutes", 5.0, "apparatus", "pendulum",
+                "parts",
                 List.of(Tree.of("id", "one", "kind", "measure", "title", "M", "blocks", List.of(
                         Tree.of("type", "bench", "id", "bench", "apparatus", "pendulum"),
                         Tree.of("type", "table", "id", "v", "title", "V", "rows", 1.0, "columns", List.of(
@@ -231,9 +238,11 @@ class TableJudgementsTest {
                 Tree.of("column", "cord", "shows", "option", "of", "rope"),
                 Tree.of("column", "L", "shows", "distance", "of", "pivot", "to", "bobs"),
                 Tree.of("column", "t", "shows", "channel", "of", "speed"),
-                Tree.of("column", "x", "shows", "time")), "expected", List.of(Tree.of("name", "T", "formula", "u/20"))))))
+                Tree.of("column", "x", "shows", "time")), "expected", List.of(Tree.of("name", "T", "formula",
+                "u/20"))))))
                         .isInstanceOf(SheetException.class)
-                        .hasMessageContaining("no recordings have a choice “rope”").hasMessageContaining("no place “bobs”")
+                        .hasMessageContaining("no recordings have a choice “rope”")
+                        .hasMessageContaining("no place “bobs”")
                         .hasMessageContaining("what is shown is in m/s, the column in s")
                         .hasMessageContaining("there is no column “x”").hasMessageContaining("u");
         assertThatThrownBy(() -> Sheet.fromTree(ClockTable.sheet(Tree.of("points", 2.0))))

@@ -76,7 +76,8 @@ class PoolController {
      * @param trouble  why there is none
      */
     record PoolView(@NotNull UUID id, @NotNull String title, @NotNull String className, @NotNull List<PoolTable> tables,
-                    @NotNull List<Offer> kinds, @NotNull String table, PoolAxis along, PoolAxis up, @NotNull String kind,
+                    @NotNull List<Offer> kinds, @NotNull String table, PoolAxis along, PoolAxis up,
+                    @NotNull String kind,
                     @NotNull String by, @NotNull List<PoolSeries> series, @NotNull List<PoolConstant> constants,
                     @NotNull String equation, @NotNull String trouble, @NotNull List<Double> curveX,
                     @NotNull List<Double> curveY) {
@@ -118,7 +119,8 @@ class PoolController {
         }
         Poolable.Table chosen = lab.table(table);
         if (chosen == null) {
-            return new PoolView(id, lab.title(), className, List.of(), kinds, "", null, null, kind, "", List.of(), List.of(),
+            return new PoolView(id, lab.title(), className, List.of(), kinds, "", null, null, kind, "", List.of(),
+                    List.of(),
                     "", "", List.of(), List.of());
         }
         Pool.Asked asked = new Pool.Asked(along.isBlank() ? chosen.along() : along, up.isBlank() ? chosen.up() : up,
@@ -145,7 +147,8 @@ class PoolController {
     private static PoolView view(UUID id, String className, Poolable lab,
             Poolable.Table chosen, List<Offer> kinds, String kind, String by, Pool pool, Map<UUID, String> students) {
         // In an order that tells nothing of who is who, and is the same at every look.
-        List<PoolSeries> series = pool.series().stream().sorted(Comparator.comparingInt(s -> s.who().hashCode() * 0x9E3779B9))
+        List<PoolSeries> series = pool.series().stream().sorted(Comparator.comparingInt(s -> s.who()
+        .hashCode() * 0x9E3779B9))
                 .map(s -> new PoolSeries(UUID.fromString(s.who()),
                 students.get(UUID.fromString(s.who())), s.group(), boxed(s.x()), boxed(s.y()), boxed(s.constants()),
                 pool.told(s), s.trouble())).toList();
@@ -157,13 +160,15 @@ class PoolController {
     }
 
     private static PoolAxis axis(Poolable.Table table, Pool.Axis axis) {
-        return new PoolAxis(axis.formula(), table.axes().stream().filter(o -> o.id().equals(axis.formula())).map(Offer::name)
+        return new PoolAxis(axis.formula(), table.axes().stream().filter(o -> o.id().equals(axis.formula()))
+                .map(Offer::name)
                 .findFirst().orElse(axis.formula()), axis.unit());
     }
 
     private static PoolConstant view(Constant c) {
         return new PoolConstant(c.name(), c.meaning(), c.unit(), c.spreads().stream().map(s -> new PoolSpread(s.group(),
-                s.count(), Double.isNaN(s.median()) ? null : (Double) s.median(), s.middle(), s.mean(), s.sd(), s.text())).toList(),
+                s.count(), Double.isNaN(s.median()) ? null : (Double) s.median(), s.middle(), s.mean(), s.sd(),
+                s.text())).toList(),
                 c.start(), c.width());
     }
 

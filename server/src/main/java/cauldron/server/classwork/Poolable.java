@@ -35,7 +35,8 @@ final class Poolable {
     Poolable(Sheet sheet) {
         this.sheet = sheet;
         List<Offer> choices = new ArrayList<>();
-        all(FilmsBlock.class).forEach(films -> films.plan().choices().forEach(c -> choices.add(new Offer(c.id(), c.name()))));
+        all(FilmsBlock.class).forEach(films -> films.plan().choices().forEach(c -> choices.add(new Offer(c.id(),
+                c.name()))));
         for (TableBlock block : all(TableBlock.class)) {
             List<Offer> axes = new ArrayList<>();
             List<Offer> by = new ArrayList<>(choices);
@@ -55,11 +56,13 @@ final class Poolable {
     }
 
     private <B extends Block> List<B> all(Class<B> kind) {
-        return sheet.parts().stream().flatMap(p -> p.blocks().stream()).filter(kind::isInstance).map(kind::cast).toList();
+        return sheet.parts().stream().flatMap(p -> p.blocks().stream()).filter(kind::isInstance).map(kind::cast)
+                .toList();
     }
 
     private Table table(TableBlock block, List<Offer> axes, List<Offer> by) {
-        GraphBlock graph = all(GraphBlock.class).stream().filter(g -> g.table().equals(block.id())).findFirst().orElse(null);
+        GraphBlock graph = all(GraphBlock.class).stream().filter(g -> g.table().equals(block.id())).findFirst()
+                .orElse(null);
         String along = graph == null ? "" : symbol(block, graph.along());
         String up = graph == null ? "" : symbol(block, graph.up());
         // What is to be worked out last is mostly what makes the graph a straight line.
@@ -68,16 +71,19 @@ final class Poolable {
         // Where the column along only serves to work something out, that stands along.
         boolean serves = expected.stream().anyMatch(e -> uses(block, e.formula(), along));
         String other = serves && expected.size() > 1 ? expected.get(0).formula() : along;
-        return new Table(block, other.isEmpty() ? axes.get(0).id() : other, last.isEmpty() ? axes.get(1).id() : last, axes, by);
+        return new Table(block, other.isEmpty() ? axes.get(0).id() : other, last.isEmpty() ? axes.get(1).id() : last,
+                axes, by);
     }
 
     private static boolean uses(TableBlock block, String formula, String symbol) {
-        return Formula.parse(formula, block.columns().stream().map(c -> Tree.text(c, "symbol")).collect(Collectors.toSet()))
+        return Formula.parse(formula, block.columns().stream().map(c -> Tree.text(c, "symbol"))
+                .collect(Collectors.toSet()))
                 .symbols().contains(symbol);
     }
 
     private static String symbol(TableBlock block, String column) {
-        return block.columns().stream().filter(c -> column.equals(c.get("id"))).map(c -> Tree.text(c, "symbol")).findFirst()
+        return block.columns().stream().filter(c -> column.equals(c.get("id"))).map(c -> Tree.text(c, "symbol"))
+                .findFirst()
                 .orElse("");
     }
 
@@ -109,7 +115,9 @@ final class Poolable {
         return sources;
     }
 
-    /** What each row belongs to: what was chosen for the recording it was read on, or the words in one of its columns. */
+    /**
+     * What each row belongs to: what was chosen for the recording it was read on, or the words in one of its columns.
+     */
     private Map<String, String> groups(TableBlock table, String by, Notebook book, Map<String, Object> tree,
             List<Trials.TrialInfo> trials) {
         Map<String, String> chosen = new LinkedHashMap<>();

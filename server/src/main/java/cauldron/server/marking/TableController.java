@@ -33,7 +33,8 @@ class TableController {
     }
 
     /** What a column works out; {@code column} is empty for what nothing works out. */
-    record WorkedView(@NotNull String column, @NotNull String symbol, @NotNull String expected, @NotNull Boolean follows,
+    record WorkedView(@NotNull String column, @NotNull String symbol, @NotNull String expected,
+            @NotNull Boolean follows,
                       @NotNull String words) {
     }
 
@@ -85,12 +86,14 @@ class TableController {
         return new JudgementView(!found.cells().isEmpty() || !found.worked().isEmpty(), found.words(),
                 found.cells().stream().map(TableController::view).toList(),
                 found.worked().stream().filter(w -> !w.expected().isEmpty() || !w.words().isEmpty())
-                        .map(w -> new WorkedView(w.column(), w.symbol(), w.expected(), w.follows(), w.words())).toList(),
+                        .map(w -> new WorkedView(w.column(), w.symbol(), w.expected(), w.follows(), w.words()))
+                        .toList(),
                 found.fits().stream().map(TableController::view).toList());
     }
 
     private static CellView view(CellCheck c) {
-        return new CellView(c.row(), c.column(), c.verdict().word(), c.verdict().isFault(), c.truth(), known(c.divisions()),
+        return new CellView(c.row(), c.column(), c.verdict().word(), c.verdict().isFault(), c.truth(),
+                known(c.divisions()),
                 c.unlooked(), c.words());
     }
 

@@ -21,8 +21,9 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
 /**
- * Tables held against what their apparatus showed: for whoever marks, and at handing in for points. All trials of a work
- * are run again for it, so only two are judged at once, each for a few seconds at most, and no connection is held meanwhile.
+ * Tables held against what their apparatus showed: for whoever marks, and at handing in for points. All trials of a
+ * work are run again for it, so only two are judged at once, each for a few seconds at most, and no connection is held
+ * meanwhile.
  */
 @Service
 public class TableMarks {
@@ -74,8 +75,8 @@ public class TableMarks {
     }
 
     /**
-     * Judges those tables of a work just handed in that bring points. The work is handed in whatever comes of it: one that
-     * can't be judged waits for its teacher.
+     * Judges those tables of a work just handed in that bring points. The work is handed in whatever comes of it: one
+     * that can't be judged waits for its teacher.
      */
     public void atHandIn(UUID workId, Person student) {
         Assignments.Opened opened = assignments.open(workId, student);

@@ -3,7 +3,9 @@ package cauldron.server.voices;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 
-/** The kinds of file that browsers record sound in. A recording is told by its first bytes, not by what is said of it. */
+/**
+ * The kinds of file that browsers record sound in. A recording is told by its first bytes, not by what is said of it.
+ */
 enum Sound {
     /** EBML header (RFC 8794). */
     WEBM("audio/webm", 0, new byte[] {0x1A, 0x45, (byte) 0xDF, (byte) 0xA3}),

@@ -46,9 +46,11 @@ class VoiceController {
 
     /** The sound as far as it has come; the header {@code Pieces} says how many pieces that are. */
     @GetMapping
-    ResponseEntity<byte[]> hear(@PathVariable UUID workId, @PathVariable UUID voiceId, @AuthenticationPrincipal Person me) {
+    ResponseEntity<byte[]> hear(@PathVariable UUID workId, @PathVariable UUID voiceId,
+            @AuthenticationPrincipal Person me) {
         Voices.Heard heard = voices.hear(workId, voiceId, me);
         return ResponseEntity.ok().contentType(MediaType.parseMediaType(heard.media()))
-                .cacheControl(CacheControl.noStore()).header("Pieces", String.valueOf(heard.pieces())).body(heard.bytes());
+                .cacheControl(CacheControl.noStore()).header("Pieces", String.valueOf(heard.pieces()))
+                .body(heard.bytes());
     }
 }

@@ -45,7 +45,8 @@ public class Voices {
             throw Problems.notFound("question that may be answered by speaking");
         }
         if (number < 0 || number >= MOST_PIECES || body.length == 0) {
-            throw Problems.invalid("number", "A recording has pieces 0 to " + (MOST_PIECES - 1) + ", none of them empty.");
+            throw Problems.invalid("number", "A recording has pieces 0 to " + (MOST_PIECES - 1)
+                    + ", none of them empty.");
         }
         Voice voice = voices.findById(voiceId).orElse(null);
         if (voice != null && (!voice.workId().equals(workId) || !voice.block().equals(block))) {

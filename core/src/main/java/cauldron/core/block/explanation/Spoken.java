@@ -24,15 +24,18 @@ public record Spoken(String recording, double seconds, int pieces) {
 
     /** Whole seconds of what a slot holds; 0 where nothing was spoken. */
     static int seconds(Map<String, Object> slot) {
-        return Tree.text(slot, "recording", "").isEmpty() ? 0 : (int) Math.max(1, Math.floor(Tree.number(slot, "seconds", 0)));
+        return Tree.text(slot, "recording", "").isEmpty() ? 0 : (int) Math.max(1, Math.floor(Tree.number(slot,
+                "seconds", 0)));
     }
 
     /** How it is kept. */
     public static final class Kept extends Form<Spoken> {
 
         private final Field<Spoken, String> recording = field("recording", text(36), Spoken::recording).otherwise("");
-        private final Field<Spoken, Double> seconds = field("seconds", number(0, LONGEST), Spoken::seconds).otherwise(0.0);
-        private final Field<Spoken, Integer> pieces = field("pieces", whole(0, MOST_PIECES), Spoken::pieces).otherwise(0);
+        private final Field<Spoken, Double> seconds = field("seconds", number(0, LONGEST), Spoken::seconds)
+                .otherwise(0.0);
+        private final Field<Spoken, Integer> pieces = field("pieces", whole(0, MOST_PIECES), Spoken::pieces)
+                .otherwise(0);
 
         /** The form. */
         public Kept() {
