@@ -1,6 +1,6 @@
-import { ArrowLeft, Eye, EyeOff } from 'lucide-react';
+import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, type ReactNode } from 'react';
-import { Link, useLocation, useSearchParams } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../api/client';
 import type { Block, Sheet } from '../core';
 import type { Journal } from '../notebook/journal';
@@ -9,13 +9,16 @@ import type { HelpPlace } from '../shell/help';
 import { Button } from '../ui';
 import { InTouch } from './InTouch';
 import { KeptSign } from './KeptSign';
-import { ReportButton } from './ReportButton';
 import { HistoryButton, State } from './State';
 
 const marking = () => import('../marking');
 const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
 const TryNote = lazy(async () => ({ default: (await marking()).TryNote }));
 const TakeBack = lazy(async () => ({ default: (await marking()).TakeBack }));
+
+// Fetched once the lab is open: a report needs the server anyway.
+const ReportButton = lazy(async () => ({ default: (await import('./ReportButton')).ReportButton }));
+const Nameless = lazy(async () => ({ default: (await marking()).Nameless }));
 
 interface Props {
   data: Schemas['WorkView'];
@@ -28,6 +31,8 @@ interface Props {
   notesAt: HTMLElement | null;
   /** Whether notes and calls for help can be had now. */
   opened: boolean;
+  /** Whether the lab is open, so that more may be fetched. */
+  ready: boolean;
   onDone: () => Promise<unknown>;
   onHandIn: () => void;
   /** The parts of the lab. */
@@ -45,6 +50,7 @@ export function WorkHeader({
   part,
   notesAt,
   opened,
+  ready,
   onDone,
   onHandIn,
   children,
@@ -76,16 +82,18 @@ export function WorkHeader({
         {opened && (
           <InTouch data={data} part={part} journal={journal} notesAt={notesAt} done={readOnly} onAdded={onDone} />
         )}
-        {!data.own && <Nameless on={nameless} />}
+        <Suspense>{!data.own && <Nameless on={nameless} />}</Suspense>
         <Help at={data.own ? helpFor(part) : 'watch'} />
-        {!nameless && (
-          <ReportButton
-            work={data.id}
-            name={`${sheet.title} ${data.student}`}
-            sheet={sheet}
-            journal={journal}
-            brief={!data.own}
-          />
+        {ready && !nameless && (
+          <Suspense>
+            <ReportButton
+              work={data.id}
+              name={`${sheet.title} ${data.student}`}
+              sheet={sheet}
+              journal={journal}
+              brief={!data.own}
+            />
+          </Suspense>
         )}
         {data.own && !readOnly && <Button onClick={onHandIn}>Hand in …</Button>}
       </div>
@@ -103,22 +111,6 @@ function Again({ data, onDone }: { data: Schemas['WorkView']; onDone: () => Prom
 function backFrom(data: Schemas['WorkView'], nameless: boolean, state: unknown) {
   if (data.tryOf) return cameFrom(state);
   return data.own ? '/' : `/assignments/${data.assignmentId}${nameless ? '/pool' : ''}`;
-}
-
-/** Shows a work for all to see, or again with all that its teacher may know of it. */
-function Nameless({ on }: { on: boolean }) {
-  const [params, setParams] = useSearchParams();
-  const turn = () => {
-    if (on) params.delete('nameless');
-    else params.set('nameless', '');
-    setParams(params, { replace: true });
-  };
-  return (
-    <Button kind="quiet" onClick={turn} title={on ? 'Show the name, points and marks' : 'Show it without the name'}>
-      {on ? <Eye size={16} aria-hidden /> : <EyeOff size={16} aria-hidden />}
-      <span className={on ? '' : 'sr-only'}>{on ? 'Without the name' : 'Show without the name'}</span>
-    </Button>
-  );
 }
 
 /** Where a teacher began to try a lab. */

@@ -175,6 +175,7 @@ function WorkView({ data, handIn, nameless }: Shown) {
     <div className="grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[3.25rem_minmax(0,1fr)]">
       <WorkHeader
         {...{ data, sheet, journal, readOnly, past, nameless, part, notesAt }}
+        ready={opened}
         opened={opened && !data.tryOf && !past && !nameless}
         onDone={refresh}
         onHandIn={() => setSubmitting(true)}
