@@ -1,10 +1,12 @@
 import { ListTree, Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { COLOURS, type SeriesFit, type Fitted } from './model';
 import type { FitParameter, FromFit } from '../core';
-import { Compare } from '../notebook/Compare';
+import { compare } from './fitsAhead';
 import { UnitAsk } from '../notebook/UnitAsk';
 import { Button, Dialog, inputClass, Symbol, symbolText } from '../ui';
+
+const Compare = lazy(async () => ({ default: (await compare()).Compare }));
 
 interface Props {
   fits: Fitted[];
@@ -155,12 +157,14 @@ function Parameters({ fit, hidden, readOnly, onFit }: { fit: Fitted } & Omit<Pro
         .map((p) => (
           <details key={p.name}>
             <summary className="cursor-pointer">Compare {p.meaning || p.name}</summary>
-            <Compare
-              name={p.meaning || p.name}
-              value={p.value}
-              uncertainty={hidden ? NaN : (p.uncertainty ?? NaN)}
-              unit={p.unit}
-            />
+            <Suspense>
+              <Compare
+                name={p.meaning || p.name}
+                value={p.value}
+                uncertainty={hidden ? NaN : (p.uncertainty ?? NaN)}
+                unit={p.unit}
+              />
+            </Suspense>
           </details>
         ))}
     </div>

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui';
 import { Button, inputClass, Select, symbolText, Toggle } from '../ui';
-import { NumberBox } from './FitMenu';
+import { NumberBox } from './NumberBox';
 import type { GraphChoice, GraphColumn } from './model';
 
 const SHOWS: { id: NonNullable<GraphChoice['show']>; name: string }[] = [

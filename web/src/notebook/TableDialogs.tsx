@@ -1,6 +1,5 @@
 import type { ColumnSpec, Worked } from '../core';
 import { FetchedDialog } from '../ui/FetchedDialog';
-import { FillDialog } from './FillDialog';
 import type { Brought } from './ImportDialog';
 import type { NotebookTable } from './table';
 import type { tableOps } from './tableOps';
@@ -60,13 +59,12 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   }
   if (asked?.what === 'fill') {
     const down = (texts: string[]) => texts.map((t) => [t]);
-    return (
-      <FillDialog
-        name={asked.column.name}
-        onClose={onClose}
-        onFill={(texts) => done(() => ops.paste(0, asked.column.id, down(texts)))}
-      />
-    );
+    const fill = {
+      name: asked.column.name,
+      onClose,
+      onFill: (texts: string[]) => done(() => ops.paste(0, asked.column.id, down(texts))),
+    };
+    return <FetchedDialog title={`Fill ${asked.column.name} with a series`} load={filling} props={fill} />;
   }
   if (asked?.what === 'statistics') {
     const shown = { columns: table.columns, worked, focus: asked.column.id, onClose };
@@ -77,10 +75,11 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
 
 /** Fetches what a table asks in dialogs before it is asked. */
 export function fetchAhead() {
-  for (const load of [pasting, onAColumn, statistics]) load().catch(() => undefined);
+  for (const load of [pasting, onAColumn, statistics, filling]) load().catch(() => undefined);
 }
 
 const onAColumn = () => import('./ColumnDialog').then((m) => m.ColumnDialog);
 const statistics = () => import('./StatisticsDialog').then((m) => m.StatisticsDialog);
+const filling = () => import('./FillDialog').then((m) => m.FillDialog);
 const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);

@@ -5,6 +5,7 @@ import { api, ask, type Schemas } from '../api/client';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
 import { tableOf } from '../notebook/table';
 import { fetchAhead } from '../notebook/TableDialogs';
+import { fetchFits } from '../graph/fitsAhead';
 import type { Journal, Slots } from '../notebook/journal';
 import { filmQuery } from '../films/film';
 import { apparatusCode } from '../scenes/useApparatus';
@@ -13,7 +14,6 @@ import { FetchedDialog } from '../ui/FetchedDialog';
 import { BlockView } from '../blocks/BlockView';
 import { codeFor } from '../blocks/kinds';
 import type { SheetContext } from '../blocks/kind/kind';
-import { JournalNotes } from './JournalNotes';
 import { PartNav } from './PartNav';
 import { lentBy, Standing } from './standing';
 import { Above } from './State';
@@ -25,6 +25,8 @@ import { Workbench } from './Workbench';
 
 const marking = () => import('../marking');
 const MarkForm = lazy(async () => ({ default: (await marking()).MarkForm }));
+// What it speaks of comes with an answer of the server, so the network is there.
+const JournalNotes = lazy(async () => ({ default: (await import('./JournalNotes')).JournalNotes }));
 const Tries = lazy(async () => ({ default: (await marking()).Tries }));
 
 /** A student's lab; for the teacher the same page, to read and to mark. */
@@ -107,6 +109,7 @@ function whenOpened(then: () => void) {
   idle(() => {
     performance.mark('opened');
     fetchAhead();
+    fetchFits();
     then();
   });
 }
@@ -186,7 +189,11 @@ function WorkView({ data, handIn, nameless }: Shown) {
         <main className="flex flex-col gap-4 overflow-auto border-r bg-sheet px-5 py-4">
           <h2 className="text-lead font-bold">{part.title}</h2>
           {!nameless && <Above data={data} past={past} notesAt={setNotesAt} />}
-          <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
+          {journal.refused.length + journal.overlaps.length + data.unreadable.length > 0 && (
+            <Suspense>
+              <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
+            </Suspense>
+          )}
           {part.blocks.map((b) => (
             <BlockView key={b.id} block={b} context={context} />
           ))}

@@ -23,12 +23,13 @@ final class BenchHands {
 
     /** Runs on, as fast as it can be shown, until it stops there by itself. */
     void runTo(String what, String value) {
-        Locator speeds = page.getByLabel("Speed", new Page.GetByLabelOptions().setExact(true));
-        speeds.selectOption(speeds.locator("option").last().getAttribute("value"));
         Chrome.button(page, "Stop at …").click();
         page.getByLabel("Stop exactly at").selectOption(what);
         page.getByLabel("Value to stop at").fill(value);
         Chrome.button(page, "Run to there").click();
+        // Not before: where it runs already, it would be past the place by then.
+        Locator speeds = page.getByLabel("Speed", new Page.GetByLabelOptions().setExact(true));
+        speeds.selectOption(speeds.locator("option").last().getAttribute("value"));
         page.getByText(Pattern.compile("^Stopped at")).waitFor(new Locator.WaitForOptions()
                 .setState(WaitForSelectorState.ATTACHED));
         speed("1");

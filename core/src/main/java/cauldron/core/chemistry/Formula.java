@@ -16,6 +16,8 @@ public final class Formula {
     private final String text;
     private final Map<Element, Integer> atoms = new TreeMap<>();
     private final int charge;
+    /** In kg/mol; laws ask for it in every step. */
+    private final double molarMass;
     private int at;
 
     private Formula(String text) {
@@ -27,6 +29,11 @@ public final class Formula {
         if (at < body.length() || atoms.isEmpty()) {
             throw wrong();
         }
+        double sum = 0;
+        for (Map.Entry<Element, Integer> part : atoms.entrySet()) {
+            sum += part.getKey().weight() * part.getValue();
+        }
+        molarMass = sum * GRAM;
     }
 
     /**
@@ -112,11 +119,7 @@ public final class Formula {
 
     /** Molar mass in kg/mol; the electrons that a charge takes or brings are left out, a few parts in 10⁵ at most. */
     public double molarMass() {
-        double sum = 0;
-        for (Map.Entry<Element, Integer> part : atoms.entrySet()) {
-            sum += part.getKey().weight() * part.getValue();
-        }
-        return sum * GRAM;
+        return molarMass;
     }
 
     /** As it is printed: {@code CaCO₃}, {@code Fe³⁺}. */

@@ -17,10 +17,14 @@ public final class Reaction {
 
     private final String called;
     private final List<Term> terms;
+    private final List<Term> taken;
+    private final List<Term> given;
 
     private Reaction(String called, List<Term> terms) {
         this.called = called;
         this.terms = List.copyOf(terms);
+        taken = this.terms.stream().filter(t -> t.count() < 0).toList();
+        given = this.terms.stream().filter(t -> t.count() > 0).toList();
     }
 
     /** A reaction to be told by {@link #takes} and {@link #gives}, and closed by {@link #balanced}. */
@@ -82,12 +86,12 @@ public final class Reaction {
 
     /** What it takes. */
     public List<Term> taken() {
-        return terms.stream().filter(t -> t.count() < 0).toList();
+        return taken;
     }
 
     /** What it gives. */
     public List<Term> given() {
-        return terms.stream().filter(t -> t.count() > 0).toList();
+        return given;
     }
 
     /**

@@ -16,7 +16,6 @@ import static cauldron.core.chemistry.Substances.SODIUM_HYDROGENCARBONATE;
 import static cauldron.core.chemistry.Substances.WATER;
 
 import cauldron.core.chemistry.Reaction;
-import cauldron.core.chemistry.Substance;
 
 /** What is brought together in the dish. */
 enum Mixing {
@@ -41,6 +40,7 @@ enum Mixing {
     final String first;
     final String second;
     final Reaction reaction;
+    private final int[] gives = new int[Gas.KINDS];
 
     Mixing(String id, String inWords, double seconds, String first, String second, Reaction reaction) {
         this.id = id;
@@ -49,6 +49,12 @@ enum Mixing {
         this.first = first;
         this.second = second;
         this.reaction = reaction.balanced();
+        for (Reaction.Term term : reaction.terms()) {
+            int gas = Gas.place(term.substance());
+            if (gas >= 0) {
+                gives[gas] = term.count();
+            }
+        }
     }
 
     /** Molar mass in kg/mol of one of the substances it takes. */
@@ -58,12 +64,6 @@ enum Mixing {
 
     /** How many times it gives one of the gases; negative where it takes it. */
     int gives(int gas) {
-        for (Reaction.Term term : reaction.terms()) {
-            Substance substance = term.substance();
-            if (Gas.place(substance) == gas) {
-                return term.count();
-            }
-        }
-        return 0;
+        return gives[gas];
     }
 }

@@ -118,7 +118,7 @@ public final class ReactionBalance extends Apparatus {
         about("A reaction in a dish on a balance, in a jar on another one: open, under a lid or a balloon, in air or "
                 + "another gas.", "conservation of mass", "stoichiometry", "gases", "combustion");
         time(0.1, 1, "s");
-        upToSpeed(32);
+        upToSpeed(256);
         tray(Stopwatch.showing("s", 0.1));
         slips("What burns thought to become lighter", "A gas thought to weigh nothing",
                 "Mass thought to change in a sealed jar", "Buoyancy of the balloon taken for lost mass",
