@@ -131,6 +131,14 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
     },
     [rest],
   );
+  /** Shows a run that somebody else moves. */
+  const put = useCallback(
+    (run: Run, of: number) => {
+      if (sides.current[0].run !== run) sides.current = [{ start: run.settings(), run, seed: of }];
+      show();
+    },
+    [show],
+  );
   const seek = useCallback(
     (time: number) => {
       // A person's time can't be gone back over while it counts.
@@ -188,6 +196,7 @@ export function useRuns(m: Manifest, first: SettingValues, seed = 1) {
     setSpeed,
     restart,
     load,
+    put,
     seek,
     act,
     stopAt,

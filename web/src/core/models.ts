@@ -5,6 +5,7 @@ import type {
   Counted,
   Distribution,
   Failure,
+  Follower,
   Recipe,
   Run,
   RunTable,
@@ -44,6 +45,9 @@ export function openRun(apparatus: string, settings: SettingValues, seed: number
 export const whyNotReplay = (recipe: Recipe) => door.whyNotReplay(recipe);
 export function replay(recipe: Recipe, until: number) {
   return door.replay(recipe, until) as Run;
+}
+export function openFollower(apparatus: string) {
+  return door.follower(apparatus) as Follower;
 }
 /** A run as rows. */
 export function tableOf(run: Run, plan: TablePlan): RunTable | Failure {

@@ -117,6 +117,13 @@ export type Run = Omit<RunDoor, Told> & {
   settings(): SettingValues;
   back(condition: StopAt): { found: boolean } | Failure;
 };
+/** A run that goes after another one, which somebody else has before them. */
+export interface Follower {
+  told(recipe: Recipe, time: number): Partial<Failure>;
+  towards(time: number): void;
+  goOn(most: number): { there: boolean } | Failure;
+  run(): Run;
+}
 /** The values of one distribution in several trials, in its unit, and in words how they stand to those of the first. */
 export interface BoxPlots {
   boxes: {

@@ -47,6 +47,7 @@ export function AtWork({
   settle,
   notesAt,
   done,
+  onNow,
 }: {
   work: string;
   part: Sheet['parts'][number];
@@ -55,10 +56,15 @@ export function AtWork({
   notesAt: HTMLElement | null;
   /** Whether the work is handed in or closed: then nobody is asked for help any more. */
   done: boolean;
+  /** Told of all that is heard. */
+  onNow: (now: Schemas['WorkNow']) => void;
 }) {
   const [now, setNow] = useState<Schemas['WorkNow']>();
   const [asking, setAsking] = useState(false);
-  useEvents<Schemas['WorkNow']>(`/api/works/${work}/live?part=${encodeURIComponent(part.id)}`, setNow);
+  useEvents<Schemas['WorkNow']>(`/api/works/${work}/live?part=${encodeURIComponent(part.id)}`, (told) => {
+    setNow(told);
+    onNow(told);
+  });
   useHere(work, part.id);
   const takeBack = useMutation({
     mutationFn: () => ask(api.DELETE('/api/works/{workId}/calls', { params: { path: { workId: work } } })),

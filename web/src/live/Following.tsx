@@ -15,6 +15,7 @@ export function Following({
   notesAt,
   onWritten,
   onAdded,
+  onNow,
 }: {
   work: string;
   assignment: string;
@@ -24,6 +25,8 @@ export function Following({
   onWritten: () => void;
   /** A try, a mark or a trial was added, or it was handed in. */
   onAdded: () => void;
+  /** Told of all that is heard. */
+  onNow: (now: Schemas['WorkNow']) => void;
 }) {
   const [now, setNow] = useState<Schemas['WorkNow']>();
   const [writing, setWriting] = useState(false);
@@ -32,6 +35,7 @@ export function Following({
     if (told.seq !== now?.seq) onWritten();
     if (now && told.added !== now.added) onAdded();
     setNow(told);
+    onNow(told);
   });
   return (
     <>

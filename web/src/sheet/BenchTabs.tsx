@@ -9,7 +9,7 @@ export function Tabs({
   children,
 }: {
   label: string;
-  items: { id: string; name: string }[];
+  items: { id: string; name: string; inUse?: boolean }[];
   current: string;
   onChoose: (id: string) => void;
   children?: ReactNode;
@@ -32,6 +32,11 @@ export function Tabs({
             }
           >
             {i.name}
+            {i.inUse && (
+              <span className="ml-1 text-verdigris" title="The student is here now">
+                ● <span className="sr-only">the student is here now</span>
+              </span>
+            )}
           </button>
         ))}
       </div>

@@ -21,6 +21,7 @@ export type Desk = BlockOf<'films'> | BlockOf<'bench'>;
 export function DeskPane({
   desks,
   front,
+  inUse,
   onFront,
   aside,
   fetched,
@@ -29,6 +30,8 @@ export function DeskPane({
 }: {
   desks: Desk[];
   front: Desk;
+  /** The bench at which its student is now, for who looks on. */
+  inUse: string | null;
   onFront: (id: string) => void;
   aside: boolean;
   /** Whether it was fetched back by hand in a part that looks at what was measured. */
@@ -40,7 +43,11 @@ export function DeskPane({
     <div className="flex h-full flex-col">
       <Tabs
         label="Benches"
-        items={desks.length > 1 ? desks.map((d, i) => ({ id: d.id, name: d.title || `Bench ${i + 1}` })) : []}
+        items={
+          desks.length > 1
+            ? desks.map((d, i) => ({ id: d.id, name: d.title || `Bench ${i + 1}`, inUse: d.id === inUse }))
+            : []
+        }
         current={front.id}
         onChoose={onFront}
       >

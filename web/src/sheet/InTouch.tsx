@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import type { Schemas } from '../api/client';
 import type { Sheet } from '../core';
 import type { Journal } from '../notebook/journal';
+import type { Looking } from './looking';
 
 const live = () => import('../live');
 const AtWork = lazy(async () => ({ default: (await live()).AtWork }));
@@ -14,6 +15,7 @@ export function InTouch({
   journal,
   notesAt,
   done,
+  looking,
   onAdded,
 }: {
   data: Schemas['WorkView'];
@@ -21,12 +23,20 @@ export function InTouch({
   journal: Journal;
   notesAt: HTMLElement | null;
   done: boolean;
+  looking: Looking;
   onAdded: () => void;
 }) {
   return (
     <Suspense>
       {data.own ? (
-        <AtWork work={data.id} part={part} settle={() => journal.settle()} notesAt={notesAt} done={done} />
+        <AtWork
+          work={data.id}
+          part={part}
+          settle={() => journal.settle()}
+          notesAt={notesAt}
+          done={done}
+          onNow={looking.hear}
+        />
       ) : (
         <Following
           work={data.id}
@@ -35,6 +45,7 @@ export function InTouch({
           notesAt={notesAt}
           onWritten={() => void journal.catchUp()}
           onAdded={onAdded}
+          onNow={looking.hear}
         />
       )}
     </Suspense>

@@ -1,7 +1,5 @@
-import { inSentence } from '../core/words';
 import { History, PenLine, Rows3 } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { AnswerBar } from '../bench/AnswerBar';
 import { BenchStage, PictureNote } from '../bench/BenchStage';
 import { DrawTools, type Tool } from '../bench/DrawOver';
 import { Bars } from '../bench/Bars';
@@ -13,13 +11,11 @@ import { ProfileGraph } from '../bench/ProfileGraph';
 import { RunTablePanel } from '../bench/RunTablePanel';
 import { populationNames } from '../bench/words';
 import { Readouts } from '../bench/Readouts';
-import { SettingsPanel } from '../bench/SettingsPanel';
 import { ShowMenu } from '../bench/ShowMenu';
-import { Transport } from '../bench/Transport';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
-import { useBench, type BenchState } from '../bench/useBench';
-import { trialsMade, type BlockOf, type Drawing, type Manifest, type Run, type RunTable } from '../core';
+import { useBench } from '../bench/useBench';
+import { type BlockOf, type Drawing, type Manifest, type Run, type RunTable } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -31,6 +27,9 @@ import type { Reading } from '../notebook/table';
 import { UPRIGHT } from '../picture/picture';
 import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
+import type { Looking } from './looking';
+import { Hands, LookAgain, useLookingOn, useTelling } from './lookOn';
+import { OpenSettings, StillWanted } from './OpenSettings';
 import { useLeaving, type Standing } from './standing';
 
 /** What stands beside the picture; below it where there is no room, with more than half left for the picture. */
@@ -65,20 +64,6 @@ function seedOf(work: string) {
   return parseInt(work.replaceAll('-', '').slice(-7), 16) || 1;
 }
 
-/** How many different trials are still to be run, and what may be changed to make one. */
-function StillWanted({ block, m, slots }: { block: BlockOf<'bench'>; m: Manifest; slots: Slots[string] | undefined }) {
-  const made = trialsMade(slots ?? {});
-  const missing = block.distinctTrials - made;
-  if (missing <= 0 || made === 0) return null;
-  const names = m.settings.filter((s) => block.open.includes(s.id)).map((s) => inSentence(s.name));
-  return (
-    <p className="text-fine text-soft" data-testid="still-wanted">
-      {made} of {block.distinctTrials} different trials run. Still wanted: {missing} with another{' '}
-      {names.length > 4 ? 'setting' : new Intl.ListFormat('en', { type: 'disjunction' }).format(names)}.
-    </p>
-  );
-}
-
 interface Props {
   block: BlockOf<'bench'>;
   journal: Journal;
@@ -91,6 +76,7 @@ interface Props {
   show: Reading | null;
   note?: ReactNode;
   standing: Standing;
+  looking: Looking;
   onTake: (laidAs: string) => void;
   /** Brings a run's table into the notebook's table in front. */
   onRows: (table: RunTable, reading: (time: number, row: number) => Reading) => string | undefined;
@@ -106,6 +92,7 @@ export const LabBench = memo(function LabBench({
   show,
   note,
   standing,
+  looking,
   onTake,
   onRows,
 }: Props) {
@@ -119,6 +106,8 @@ export const LabBench = memo(function LabBench({
   const bench = useBench(m, shelf, block.setup, seedOf(journal.work));
   const { live } = bench;
   const { run, settings } = live.sides[0];
+  useTelling(looking, journal.work, block.id, bench);
+  const lookingOn = useLookingOn(looking, block.id, bench);
   const instruments = useInstruments(m, bench.pictures[0], run, block.instruments);
   const [trialsOpen, setTrialsOpen] = useState(false);
   const [tableOpen, setTableOpen] = useState(true);
@@ -201,6 +190,7 @@ export const LabBench = memo(function LabBench({
                 Draw over
               </Press>
             )}
+            <LookAgain lookingOn={lookingOn} />
             {rowed && (
               <Press on={tableOpen} onPress={() => setTableOpen(!tableOpen)}>
                 <Rows3 size={13} aria-hidden />
@@ -294,11 +284,11 @@ export const LabBench = memo(function LabBench({
           <OpenSettings
             block={block}
             bench={bench}
+            fixed={lookingOn.on}
             wanted={!readOnly && <StillWanted block={block} m={m} slots={slots} />}
           />
           <Trouble error={bench.trouble} />
-          <AnswerBar bench={bench} />
-          <Transport bench={bench} compact />
+          <Hands bench={bench} lookingOn={lookingOn} />
         </>
       )}
     </div>
@@ -308,26 +298,6 @@ export const LabBench = memo(function LabBench({
 /** While somebody answers, the picture has the room; before, there are no rows yet. */
 function hasRows(m: Manifest, run: Run, answering: boolean) {
   return m.clock !== 'person' || (run.head() > 0 && !answering);
-}
-
-/** The settings that the lab opens; none while somebody answers. */
-function OpenSettings({ block, bench, wanted }: { block: BlockOf<'bench'>; bench: BenchState; wanted: ReactNode }) {
-  if (block.open.length === 0 || bench.live.counting.on) return null;
-  return (
-    <section
-      className="flex max-h-[34%] shrink-0 flex-col gap-1 overflow-auto border-t bg-sheet px-3 py-1.5"
-      aria-label="Settings"
-    >
-      <SettingsPanel
-        m={bench.m}
-        values={bench.live.sides[0].settings}
-        only={block.open}
-        lying
-        onChange={(id, v) => bench.change(0, id, v)}
-      />
-      {wanted}
-    </section>
-  );
 }
 
 /** Accounts and curves that the lab shows beside the picture, and what the run has come to. */

@@ -8,6 +8,7 @@ import { Help } from '../shell/Help';
 import type { HelpPlace } from '../shell/help';
 import { Button } from '../ui';
 import { InTouch } from './InTouch';
+import type { Looking } from './looking';
 import { KeptSign } from './KeptSign';
 import { HistoryButton, State } from './State';
 
@@ -29,6 +30,7 @@ interface Props {
   nameless: boolean;
   part: Sheet['parts'][number];
   notesAt: HTMLElement | null;
+  looking: Looking;
   /** Whether notes and calls for help can be had now. */
   opened: boolean;
   /** Whether the lab is open, so that more may be fetched. */
@@ -49,6 +51,7 @@ export function WorkHeader({
   nameless,
   part,
   notesAt,
+  looking,
   opened,
   ready,
   onDone,
@@ -79,9 +82,7 @@ export function WorkHeader({
           {!past && !nameless && <Again data={data} onDone={onDone} />}
         </Suspense>
         {!nameless && <HistoryButton data={data} />}
-        {opened && (
-          <InTouch data={data} part={part} journal={journal} notesAt={notesAt} done={readOnly} onAdded={onDone} />
-        )}
+        {opened && <InTouch {...{ data, part, journal, notesAt, looking }} done={readOnly} onAdded={onDone} />}
         <Suspense>{!data.own && <Nameless on={nameless} />}</Suspense>
         <Help at={data.own ? helpFor(part) : 'watch'} />
         {ready && !nameless && (

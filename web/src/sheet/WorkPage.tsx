@@ -14,6 +14,7 @@ import { FetchedDialog } from '../ui/FetchedDialog';
 import { BlockView } from '../blocks/BlockView';
 import { codeFor } from '../blocks/kinds';
 import type { SheetContext } from '../blocks/kind/kind';
+import { Looking } from './looking';
 import { PartNav } from './PartNav';
 import { lentBy, Standing } from './standing';
 import { Above } from './State';
@@ -121,6 +122,7 @@ function WorkView({ data, handIn, nameless }: Shown) {
   const journal = useJournal(data.id, data.notebook as unknown as Slots, data.seen, data.own && !readOnly);
   const queries = useQueryClient();
   const [standing] = useState(() => new Standing());
+  const [looking] = useState(() => new Looking());
   const atWork = useMemo(() => new SheetAtWork(sheet), [sheet]);
   const open = atWork.openParts((block) => journal.read(block, 'seal'));
   const place = `cauldron-place-${data.id}`;
@@ -177,7 +179,7 @@ function WorkView({ data, handIn, nameless }: Shown) {
   return (
     <div className="grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[3.25rem_minmax(0,1fr)]">
       <WorkHeader
-        {...{ data, sheet, journal, readOnly, past, nameless, part, notesAt }}
+        {...{ data, sheet, journal, readOnly, past, nameless, part, notesAt, looking }}
         ready={opened}
         opened={opened && !data.tryOf && !past && !nameless}
         onDone={refresh}
@@ -215,6 +217,7 @@ function WorkView({ data, handIn, nameless }: Shown) {
         <section className="min-h-0 min-w-0" aria-label="Bench and notebook">
           <Workbench
             standing={standing}
+            looking={looking}
             work={data.id}
             judged={data.own || nameless ? undefined : { handIn, underWay: !past && !data.submittedAt }}
             sheet={sheet}

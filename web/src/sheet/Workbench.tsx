@@ -1,4 +1,4 @@
-import { use, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { use, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { Schemas } from '../api/client';
 import { manifestOf, type RunTable, type Sheet } from '../core';
 import type { FilmPlace } from '../films/film';
@@ -13,6 +13,7 @@ import { DeskPane, LiveBench } from './DeskPane';
 import { FilmDesk } from './FilmDesk';
 import { blocksOf, stanceOf, useFront, type Stance } from './front';
 import { GraphPane } from './GraphPane';
+import type { Looking } from './looking';
 import type { Standing } from './standing';
 import { TablePane, type SelectedCell } from './TablePane';
 import { useEntry } from './useEntry';
@@ -28,6 +29,7 @@ interface Props {
   readOnly: boolean;
   open: boolean;
   standing: Standing;
+  looking: Looking;
   /** For whoever marks: the table is held against what the apparatus showed, as it stands or as it was handed in. */
   judged?: Omit<Judged, 'work'>;
 }
@@ -50,7 +52,7 @@ export function Workbench(props: Props) {
 }
 
 /** Bench, table and graph, all in view together. */
-function Open({ work, sheet, part, journal, trials, readOnly, standing, judged }: Props) {
+function Open({ work, sheet, part, journal, trials, readOnly, standing, looking, judged }: Props) {
   const desks = blocksOf(sheet, 'films', 'bench');
   const [desk, chooseDesk] = useFront(desks, sheet, part);
   const tables = blocksOf(sheet, 'table');
@@ -64,6 +66,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, judged }
   const [selected, setSelected] = useState<SelectedCell | null>(null);
   const [goTo, setGoTo] = useState<{ row: number } | null>(null);
   const [byHand, setByHand] = useState<{ part: number; stance: Stance } | null>(null);
+  const inUse = useSyncExternalStore(looking.subscribe, looking.block);
   const at = useTable(journal, tableBlock);
   const entry = useEntry(at, standing, () => setAsked(null));
 
@@ -140,6 +143,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, judged }
           <DeskPane
             desks={desks}
             front={desk}
+            inUse={inUse}
             onFront={(id) => {
               setAsked(null);
               chooseDesk(id);
@@ -164,6 +168,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, judged }
                 block={desk}
                 show={asked?.desk === desk.id ? asked.reading : null}
                 onRows={takeRows}
+                looking={looking}
                 {...common}
               />
             )}

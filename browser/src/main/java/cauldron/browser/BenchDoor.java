@@ -6,6 +6,7 @@ import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.BoxPlots;
 import cauldron.core.apparatus.Distribution;
+import cauldron.core.apparatus.Follower;
 import cauldron.core.apparatus.Forecast;
 import cauldron.core.apparatus.Items;
 import cauldron.core.apparatus.Manifest;
@@ -26,7 +27,6 @@ import java.util.List;
 import java.util.Map;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
-import org.teavm.jso.typedarrays.Float64Array;
 import org.teavm.jso.typedarrays.Float64Array;
 
 /**
@@ -147,6 +147,12 @@ public final class BenchDoor {
     @JSExport
     public static RunDoor replay(JSObject recipe, double until) {
         return new RunDoor(Inventory.replay(Recipe.fromTree(Trees.mapFromJs(recipe)), until));
+    }
+
+    /** A run that will go after another one. */
+    @JSExport
+    public static FollowerDoor follower(String apparatus) {
+        return new FollowerDoor(new Follower(Inventory.get(apparatus)));
     }
 
     /**

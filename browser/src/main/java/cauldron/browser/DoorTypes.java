@@ -21,7 +21,7 @@ final class DoorTypes {
     public static void main(String[] args) throws IOException {
         Path folder = Files.createDirectories(Path.of(args[0]));
         write(folder.resolve("notebook.d.ts"), NotebookDoor.class, TableDoor.class, SheetDoor.class);
-        write(folder.resolve("bench.d.ts"), BenchDoor.class, RunDoor.class);
+        write(folder.resolve("bench.d.ts"), BenchDoor.class, RunDoor.class, FollowerDoor.class);
     }
 
     private static void write(Path file, Class<?> door, Class<?>... objects) throws IOException {

@@ -1,5 +1,8 @@
 package cauldron.server.live;
 
+import cauldron.core.Tree;
+import cauldron.core.block.bench.BenchBlock;
+import cauldron.core.block.bench.RunNow;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
@@ -42,6 +45,17 @@ class AtWorkController {
                    @NotNull @Size(max = 300, message = "At most 300 characters") String words) {
     }
 
+    /**
+     * How the student's bench stands.
+     *
+     * @param recipe what is on it, with all that was done so far
+     * @param time   the moment shown, in model seconds
+     * @param pace   model seconds that go by in a second; 0 where it rests
+     */
+    record BenchNow(@NotNull @Size(max = 60) String block, @NotNull Map<String, Object> recipe, @NotNull Double time,
+                    @NotNull Double pace) {
+    }
+
     private static final int LONGEST_PART = 60;
 
     private final LiveStreams streams;
@@ -49,14 +63,16 @@ class AtWorkController {
     private final Presences presences;
     private final Helping helping;
     private final Assignments assignments;
+    private final Followings followings;
 
     AtWorkController(LiveStreams streams, LiveWorks works, Presences presences, Helping helping,
-            Assignments assignments) {
+            Assignments assignments, Followings followings) {
         this.streams = streams;
         this.works = works;
         this.presences = presences;
         this.helping = helping;
         this.assignments = assignments;
+        this.followings = followings;
     }
 
     /** A proxy that gathers what it passes on would keep events back. */
@@ -107,6 +123,25 @@ class AtWorkController {
             if (!heard.followed() && part.length() <= LONGEST_PART) {
                 presences.tell(Map.of(workId, part));
             }
+        }
+    }
+
+    /** How the bench stands, for the teacher who follows. Nothing is kept where nobody does. */
+    @PostMapping("/bench")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void bench(@PathVariable UUID workId, @AuthenticationPrincipal Person me, @Valid @RequestBody BenchNow form) {
+        LiveWorks.Heard heard = heard(workId, me);
+        if (heard.followed()) {
+            throw Problems.notFound("work");
+        }
+        if (!(heard.sheet().block(form.block()) instanceof BenchBlock bench)) {
+            throw Problems.invalid("block", "The lab has no bench “" + form.block() + "”.");
+        }
+        try {
+            followings.write(workId, form.block(), RunNow.read(bench, Tree.of("recipe", form.recipe(), "time",
+                    form.time(), "pace", form.pace())));
+        } catch (IllegalArgumentException e) {
+            throw Problems.invalid("recipe", e.getMessage());
         }
     }
 

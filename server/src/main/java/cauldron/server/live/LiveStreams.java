@@ -83,16 +83,18 @@ class LiveStreams implements SmartLifecycle {
     private final LiveClasses classes;
     private final LiveWorks works;
     private final Presences presences;
+    private final Followings followings;
     private final JsonMapper json;
     private ScheduledExecutorService looking;
     private ExecutorService hands;
     private long ticks;
     private boolean failed;
 
-    LiveStreams(LiveClasses classes, LiveWorks works, Presences presences, JsonMapper json) {
+    LiveStreams(LiveClasses classes, LiveWorks works, Presences presences, Followings followings, JsonMapper json) {
         this.classes = classes;
         this.works = works;
         this.presences = presences;
+        this.followings = followings;
         this.json = json;
     }
 
@@ -142,7 +144,9 @@ class LiveStreams implements SmartLifecycle {
         }));
         listen(emitter, () -> {
             workListeners.add(listener);
-            if (!heard.followed()) {
+            if (heard.followed()) {
+                followings.tell(List.of(heard.work()));
+            } else {
                 presences.tell(Map.of(heard.work(), part));
             }
         }, () -> {
@@ -202,6 +206,10 @@ class LiveStreams implements SmartLifecycle {
                 workListeners.stream().filter(l -> !l.heard.followed() && l.isHeard())
                         .sorted(Comparator.comparingLong(l -> l.number)).forEach(l -> here.put(l.heard.work(), l.part));
                 presences.tell(here);
+            }
+            if (ticks % Followings.TOLD_EVERY.toSeconds() == 0) {
+                followings.tell(workListeners.stream().filter(l -> l.heard.followed()).map(l -> l.heard.work())
+                        .distinct().toList());
             }
             if (ticks % BEAT == 0) {
                 classListeners.forEach(l -> l.feed().beat(hands));

@@ -39,6 +39,8 @@ class LiveWorks {
             select work_id as id from help_call where changed_at > now() - interval '15 seconds'
             union select coalesce(work_id, assignment_id) from note where written_at > now() - interval '15 seconds'
             union select work_id from note_read where read_at > now() - interval '15 seconds'
+            union select work_id from following where since > now() - interval '15 seconds'
+              or until between now() - interval '15 seconds' and now()
             union select class_id from pause where changed_at > now() - interval '15 seconds'
               or until between now() - interval '15 seconds' and now()""";
     private static final String ADDED = """
@@ -52,11 +54,13 @@ class LiveWorks {
 
     private final Helping helping;
     private final Pauses pauses;
+    private final Followings followings;
     private final JdbcClient jdbc;
 
-    LiveWorks(Helping helping, Pauses pauses, JdbcClient jdbc) {
+    LiveWorks(Helping helping, Pauses pauses, Followings followings, JdbcClient jdbc) {
         this.helping = helping;
         this.pauses = pauses;
+        this.followings = followings;
         this.jdbc = jdbc;
     }
 
@@ -79,6 +83,9 @@ class LiveWorks {
             jdbc.sql(ADDED).param("ids", followed).query((r, n) -> added.put(r.getObject(1, UUID.class),
                     new long[] {r.getLong(2), r.getLong(3)})).list();
         }
+        Map<UUID, Followings.BenchView> benches = followings.benches(followed);
+        Set<UUID> lookedOn = followings.among(several.stream().filter(h -> !h.followed()).map(Heard::work).distinct()
+                .toList());
         Map<Heard, WorkNow> map = new LinkedHashMap<>();
         for (Heard h : several) {
             Helping.Call call = calls.get(h.work());
@@ -87,7 +94,8 @@ class LiveWorks {
                     call == null ? null : new Seen.CallView(call.about(h.sheet()), call.words(), call.askedAt()),
                     notes.getOrDefault(h.work(), List.of()).stream().map(t -> new WorkNow.NoteView(t.id(), t.words(),
                             t.by(), t.at(), t.toAll(), t.read())).toList(),
-                    more == null ? null : more[0], more == null ? null : more[1]));
+                    more == null ? null : more[0], more == null ? null : more[1],
+                    !h.followed() && lookedOn.contains(h.work()), h.followed() ? benches.get(h.work()) : null));
         }
         return map;
     }
