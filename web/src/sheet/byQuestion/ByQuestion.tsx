@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
+import { OfALab } from '../../shell/OfALab';
 import { Shell } from '../../shell/Shell';
 import { Toggle, Trouble } from '../../ui';
 import { Answers } from './Answers';
@@ -28,17 +29,7 @@ export function ByQuestion() {
       {!data && !error && <p className="text-soft">Opening …</p>}
       {data && (
         <>
-          <p className="text-soft">
-            <Link to="/" className="text-indigo underline">
-              Classes
-            </Link>{' '}
-            / {data.className} /{' '}
-            <Link to={`/assignments/${data.id}`} className="text-indigo underline">
-              {data.title}
-            </Link>
-          </p>
-          <div className="mb-4 flex items-center gap-6">
-            <h1 className="mr-auto text-title font-bold">Question by question</h1>
+          <OfALab lab={data} title="Question by question">
             <Toggle label="Only without a mark" checked={only} onChange={setOnly} />
             <Toggle
               label="Hide names"
@@ -48,7 +39,7 @@ export function ByQuestion() {
                 localStorage.setItem(HIDDEN, on ? 'yes' : 'no');
               }}
             />
-          </div>
+          </OfALab>
           {data.talkAbout.length > 0 && (
             <section className="mb-4 rounded-house border-l-3 border-indigo bg-stage px-4 py-2">
               <h2 className="font-semibold">To talk about</h2>

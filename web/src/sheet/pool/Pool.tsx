@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
+import { OfALab } from '../../shell/OfALab';
 import { Shell } from '../../shell/Shell';
 import { Button, inputClass, Select, Toggle, Trouble } from '../../ui';
 import { Constants, Key } from './Constants';
@@ -35,22 +36,10 @@ export function Pool() {
     <Shell help="mark">
       {!data && !error && <p className="text-soft">Bringing the tables together …</p>}
       {data && (
-        <>
-          <p className="text-soft">
-            <Link to="/" className="text-indigo underline">
-              Classes
-            </Link>{' '}
-            / {data.className} /{' '}
-            <Link to={`/assignments/${data.id}`} className="text-indigo underline">
-              {data.title}
-            </Link>
-          </p>
-          <div className="mb-3 flex items-center gap-6">
-            <h1 className="mr-auto text-title font-bold">The class in one graph</h1>
-            <Toggle label="Zero in view" checked={origin} onChange={setOrigin} />
-            <Toggle label="Show names" checked={names} onChange={setNames} />
-          </div>
-        </>
+        <OfALab lab={data} title="The class in one graph">
+          <Toggle label="Zero in view" checked={origin} onChange={setOrigin} />
+          <Toggle label="Show names" checked={names} onChange={setNames} />
+        </OfALab>
       )}
       {data?.table && <Choices pool={data} onChange={set} />}
       <Trouble error={error} />
