@@ -135,6 +135,9 @@ public class Standings {
                 old.put(row.work(), row);
             }
         }
+        if (old.isEmpty()) {
+            return map;
+        }
         Map<UUID, Sheet> again = new LinkedHashMap<>(sheets);
         again.keySet().retainAll(old.keySet());
         Map<UUID, Standing> found = new LinkedHashMap<>();
