@@ -29,6 +29,8 @@ export function useTelling(looking: Looking, work: string, block: string, bench:
     let due = 0;
     let before: { time: number; at: number } | null = null;
     const tell = () => {
+      // Of two tabs the one in front is meant.
+      if (document.visibilityState === 'hidden') return;
       const { m, live } = latest.current;
       const { run } = live.sides[0];
       const at = performance.now();
@@ -64,6 +66,8 @@ const AT_MOST = 14;
 const SLICE = 0.1;
 /** How long the bench goes on by itself after it was heard of last, in s. */
 const AHEAD = 1.5;
+/** After how long a bench that ran and isn't heard of counts as silent, in ms. */
+const SILENT = 8000;
 
 /** Shows on a bench what the student has on it now, as long as it is followed; answers what stands against it. */
 function useFollowed(bench: BenchState, told: Told | null, on: boolean): string {
@@ -100,6 +104,17 @@ function useFollowed(bench: BenchState, told: Told | null, on: boolean): string 
   return trouble;
 }
 
+/** Whether a bench that ran was heard of for a while no more: its page was closed, or has no network. */
+function useSilent(told: Told | null): boolean {
+  const [silent, setSilent] = useState<Told | null>(null);
+  useEffect(() => {
+    if (!told?.pace) return;
+    const timer = setTimeout(() => setSilent(told), SILENT);
+    return () => clearTimeout(timer);
+  }, [told]);
+  return silent !== null && silent === told;
+}
+
 /** Whether a bench is shown as its student has it now, and how to look around by oneself. */
 export function useLookingOn(looking: Looking, block: string, bench: BenchState) {
   const told = useSyncExternalStore(looking.subscribe, looking.bench);
@@ -107,7 +122,9 @@ export function useLookingOn(looking: Looking, block: string, bench: BenchState)
   const here = told?.block === block ? told : null;
   const on = here !== null && !alone;
   const trouble = useFollowed(bench, here, on);
-  return { on, can: here !== null, runs: (here?.pace ?? 0) > 0, trouble, go: (follow: boolean) => setAlone(!follow) };
+  const silent = useSilent(here);
+  const state: keyof typeof WORDS = silent ? 'silent' : here?.pace ? 'runs' : 'rests';
+  return { on, can: here !== null, state, trouble, go: (follow: boolean) => setAlone(!follow) };
 }
 
 type LookingOn = ReturnType<typeof useLookingOn>;
@@ -134,14 +151,18 @@ export function LookAgain({ lookingOn }: { lookingOn: LookingOn }) {
   );
 }
 
+const WORDS = {
+  runs: 'You look on: the student runs it.',
+  rests: "You look on: the student's bench rests.",
+  silent: "You look on: nothing has come from the student's bench for a while.",
+};
+
 function LookingOnBar({ bench, on }: { bench: BenchState; on: LookingOn }) {
   const { run } = bench.live.sides[0];
   return (
     <section className="flex flex-wrap items-center gap-3 border-t bg-sheet px-3 py-2" aria-label="Looking on">
       <Eye size={16} className="text-verdigris" aria-hidden />
-      <span role="status">
-        {on.runs ? 'You look on: the student runs it.' : "You look on: the student's bench rests."}
-      </span>
+      <span role="status">{WORDS[on.state]}</span>
       <span className="mono font-semibold" data-testid="time">
         {timeText(bench.m, run.time())}
       </span>
