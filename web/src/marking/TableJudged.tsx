@@ -54,7 +54,10 @@ export function TableJudged({ judged, block, rows, columns, narrow, selected, on
               <button
                 type="button"
                 aria-current={selected === key}
-                className="flex w-full items-baseline gap-2 rounded-house px-1.5 py-0.5 text-left hover:bg-sheet aria-[current=true]:bg-sheet aria-[current=true]:outline-1 aria-[current=true]:outline-copper"
+                className={
+                  'flex w-full items-baseline gap-2 rounded-house px-1.5 py-0.5 text-left hover:bg-sheet ' +
+                  'aria-[current=true]:bg-sheet aria-[current=true]:outline-1 aria-[current=true]:outline-copper'
+                }
                 onClick={() => onGo(c.row, c.column)}
               >
                 <span className="w-28 shrink-0 font-semibold">

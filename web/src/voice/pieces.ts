@@ -37,6 +37,9 @@ class Post {
   private waiting: Waiting = { pieces: 0, trouble: '' };
   private listeners = new Set<() => void>();
   private sending: Promise<void> | null = null;
+  /** Recordings that the server doesn't take. They stay on this device and hold up no other. */
+  private readonly refused = new Set<string>();
+  private trouble = '';
   private wake: AbortController | null = null;
 
   constructor(readonly work: string) {
@@ -57,7 +60,7 @@ class Post {
   /** Keeps a piece on this device, then sends it. */
   async add(piece: Omit<Piece, 'work'>) {
     await (await database()).put('pieces', { ...piece, work: this.work });
-    await this.tell('');
+    await this.tell();
     void this.send();
   }
 
@@ -80,21 +83,27 @@ class Post {
           minTimeout: 500,
           maxTimeout: 10_000,
           signal: this.wake.signal,
-          onFailedAttempt: () => this.tell(''),
+          onFailedAttempt: () => this.tell(),
         });
       } catch (e) {
         if (this.wake.signal.aborted) continue;
-        await this.tell(e instanceof Error ? e.message : String(e));
-        return;
+        this.trouble = e instanceof Error ? e.message : String(e);
+        await this.tell();
+        // Who isn't signed in any more sends the same again once they are.
+        if (e instanceof Problem && (e.status === 401 || e.status === 403)) return;
+        this.refused.add(piece.voice);
+        continue;
       }
       await (await database()).delete('pieces', [piece.voice, piece.number]);
-      await this.tell('');
+      if (this.refused.size === 0) this.trouble = '';
+      await this.tell();
     }
   }
 
   private async first(): Promise<Piece | undefined> {
     const all = await (await database()).getAllFromIndex('pieces', 'work', this.work);
-    return all.sort((a, b) => (a.voice === b.voice ? a.number - b.number : a.voice < b.voice ? -1 : 1)).at(0);
+    const open = all.filter((p) => !this.refused.has(p.voice));
+    return open.sort((a, b) => (a.voice === b.voice ? a.number - b.number : a.voice < b.voice ? -1 : 1)).at(0);
   }
 
   private async put({ voice, number, block, data }: Piece) {
@@ -115,8 +124,9 @@ class Post {
     }
   }
 
-  private async tell(trouble: string) {
-    this.waiting = { pieces: await (await database()).countFromIndex('pieces', 'work', this.work), trouble };
+  private async tell() {
+    const pieces = await (await database()).countFromIndex('pieces', 'work', this.work);
+    this.waiting = { pieces, trouble: this.trouble };
     this.listeners.forEach((l) => l());
   }
 }

@@ -25,6 +25,10 @@ const CANNOT =
 const DENIED =
   'The browser was not allowed to use the microphone. Allow it beside the page’s address, then try again, or write.';
 
+const NO_ROOM =
+  'This browser keeps nothing on this device just now, so what you speak can’t be kept. Make room or use another' +
+  ' window, then speak again, or write.';
+
 /** Records a voice in pieces that are kept on this device and sent as they come. */
 export function useRecorder(work: string, block: string, longest: number, onRecorded: (r: Recorded) => void) {
   const [now, setNow] = useState<Recording>({ state: 'idle' });
@@ -63,6 +67,8 @@ export function useRecorder(work: string, block: string, longest: number, onReco
           if (number % NOTED === 0 && recorder.state === 'recording')
             told.current({ recording, seconds: length, pieces: number + 1 });
         });
+      // What can't be kept isn't worth speaking on.
+      keeping.catch(() => stop.current());
     };
     const clock = setInterval(() => {
       setNow({ state: 'on', seconds: seconds() });
@@ -72,10 +78,13 @@ export function useRecorder(work: string, block: string, longest: number, onReco
       clearInterval(clock);
       stream.getTracks().forEach((t) => t.stop());
       const length = seconds();
-      void keeping.then(() => {
-        told.current({ recording, seconds: length, pieces: pieces.length, whole: new Blob(pieces, { type: media }) });
-        setNow({ state: 'idle' });
-      });
+      keeping.then(
+        () => {
+          told.current({ recording, seconds: length, pieces: pieces.length, whole: new Blob(pieces, { type: media }) });
+          setNow({ state: 'idle' });
+        },
+        () => setNow({ state: 'refused', reason: NO_ROOM }),
+      );
     };
     stop.current = () => {
       if (recorder.state !== 'inactive') recorder.stop();

@@ -96,7 +96,8 @@ class JudgedTest {
                     .containsText(Pattern.compile("1 under another recording's"
                     + " name; 1 off by a power of ten; 1 misread;.* 1 typed without looking; 2 formulas are wrong"));
             assertThat(finding(page, "Row 1, length")).containsText(Pattern.compile(
-                    "Misread\\. The scale, as it lay, shows 4[0-9.]+ cm there\\. Off by [01][0-9.]+ cm too much, (9|10)"));
+                    "Misread\\. The scale, as it lay, shows 4[0-9.]+ cm there\\. "
+                            + "Off by [01][0-9.]+ cm too much, (9|10)"));
             assertThat(finding(page, "Row 2, cord")).containsText(
                     "It says “Petrel”, but the row was read on a recording of Cord Gannet.");
             assertThat(finding(page, "Row 3, 20 swings")).containsText("Typed without looking.");

@@ -89,7 +89,8 @@ class VoiceTest {
     void whoeverHasNoMicrophoneWrites() throws Exception {
         Given given = Given.to("Mute", LAB);
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            context.addInitScript("if (navigator.mediaDevices) navigator.mediaDevices.getUserMedia = () => Promise.reject(new Error('no'));");
+            context.addInitScript("if (navigator.mediaDevices) navigator.mediaDevices.getUserMedia = "
+                    + "() => Promise.reject(new Error('no'));");
             Page page = explaining(context, given, "Mute " + UUID.randomUUID().toString().substring(0, 6));
             Chrome.button(page, "Speak instead").click();
             assertThat(page.getByRole(AriaRole.ALERT))

@@ -61,7 +61,8 @@ class FollowingTest {
                 assertThat(bench.get("pace").asDouble()).isEqualTo(4);
                 assertThat(bench.get("recipe").get("apparatus").asString()).isEqualTo("twin-tanks");
                 room.student().post(work + "/bench", bench(20, 0, recipe()));
-                teacher.until(e -> e.get("bench").get("time").asDouble() == 20 && e.get("bench").get("pace").asDouble() == 0);
+                teacher.until(e -> e.get("bench").get("time").asDouble() == 20
+                        && e.get("bench").get("pace").asDouble() == 0);
             }
             DATABASE.update("update following set until = now() where work_id = ?", UUID.fromString(room.work()));
             student.until(e -> !e.get("followed").asBoolean());
@@ -81,7 +82,8 @@ class FollowingTest {
         for (int i = 0; i < 9000; i++) {
             many.add(Map.of("time", i, "action", Map.of("type", "move", "x", 0.123456789, "y", 0.123456789)));
         }
-        assertThat(room.student().post(work + "/bench", bench(1, 0, recipe(many.toArray()))).statusCode()).isEqualTo(413);
+        assertThat(room.student().post(work + "/bench", bench(1, 0, recipe(many.toArray()))).statusCode())
+                .isEqualTo(413);
         Map<String, Map<String, Object>> odd = Map.of(
                 "no bench", Map.of("block", "intro", "recipe", recipe(), "time", 1, "pace", 0),
                 "stands “twin-tanks”", bench(1, 0, Map.of("apparatus", "pendulum", "modelVersion", 1, "settings",

@@ -112,7 +112,8 @@ class TableJudgementTest {
         String trial = UUID.randomUUID().toString();
         assertThat(room.student().post(work + "/trials", Map.of("id", trial, "block", "films", "chosen",
                 Map.of("cord", "tern", "release", "keel", "bob", "m120"))).statusCode()).isEqualTo(200);
-        double length = DATABASE.queryForObject("select (recipe->'settings'->>'length')::float8 from trial where id = ?::uuid",
+        double length = DATABASE.queryForObject("select (recipe->'settings'->>'length')::float8 from trial "
+                + "where id = ?::uuid",
                 Double.class, trial);
         Map<String, Object> reading = Map.of("trial", trial, "frame", 0, "view", "side", "instruments", Map.of());
         room.keep("readings", "rows", Map.of("order", List.of("r1", "r2")), "readings", "cell/r1/cord", Map.of("text",

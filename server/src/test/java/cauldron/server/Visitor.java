@@ -134,7 +134,8 @@ final class Visitor {
 
     /** Brings a piece of a file. */
     HttpResponse<String> putFile(String path, byte[] file) {
-        return send(request(path).header("Content-Type", "application/octet-stream").PUT(BodyPublishers.ofByteArray(file))
+        return send(request(path).header("Content-Type", "application/octet-stream")
+                .PUT(BodyPublishers.ofByteArray(file))
                 .build());
     }
 

@@ -15,6 +15,9 @@ public final class Median {
         List<Double> sorted = new ArrayList<>(values);
         Collections.sort(sorted);
         int n = sorted.size();
-        return n == 0 ? null : n % 2 == 1 ? sorted.get(n / 2) : (Double) ((sorted.get(n / 2 - 1) + sorted.get(n / 2)) / 2);
+        if (n == 0) {
+            return null;
+        }
+        return n % 2 == 1 ? sorted.get(n / 2) : (sorted.get(n / 2 - 1) + sorted.get(n / 2)) / 2;
     }
 }

@@ -22,9 +22,10 @@ final class ReferenceForm extends Form<Reference> {
     private final Field<Reference, String> shows = field("shows", word("option", "setting", "channel", "outcome",
             "distance",
             "pointer", "travel", "time", "repeats"), (Reference r) -> r.shows().word())
-                    .says("In which way the apparatus shows it: the name of what was chosen, a setting, a channel at the"
-                            + " moment of the reading, an outcome, the distance of two places, a pointer from its scale's zero, how far a place has come, the"
-                            + " time since a moment, or that of so many repeats.");
+                    .says("In which way the apparatus shows it: the name of what was chosen, a setting, a "
+                            + "channel at the moment of the reading, an outcome, the distance of two places, a "
+                            + "pointer from its scale's zero, how far a place has come, the time since a moment, "
+                            + "or that of so many repeats.");
     private final Field<Reference, String> of = field("of", text(60), Reference::of).otherwise("")
             .says("The choice, setting, channel, outcome, place or repeated event; a time needs none.");
     private final Field<Reference, String> to = field("to", text(60), Reference::to).otherwise("")

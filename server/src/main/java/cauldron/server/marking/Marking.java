@@ -286,7 +286,8 @@ public class Marking {
             Block asked = sheets.get(work).block(block);
             if (asked instanceof TableBlock) {
                 // Judged anew at each handing in: what stood there before counts no more.
-                map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block, tried(list.get(list.size() - 1), 0, list));
+                map.computeIfAbsent(work, w -> new LinkedHashMap<>()).put(block,
+                        tried(list.get(list.size() - 1), 0, list));
             } else if (asked instanceof Question question) {
                 Instant since = opened.getOrDefault(work + block, Instant.MIN);
                 long used = list.stream().filter(a -> a.madeAt().isAfter(since)).count();

@@ -27,7 +27,8 @@ class SecurityConfiguration {
 
     // Radix's dialogs put a <style> into the page to hold the scroll; scripts come from here only.
     private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; "
-            + "style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src blob:; font-src 'self'; connect-src 'self'; "
+            + "style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src blob:; "
+            + "font-src 'self'; connect-src 'self'; "
             + "worker-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean

@@ -85,7 +85,8 @@ public record ExplanationBlock(String id, String prompt, int words, double point
         private final Field<ExplanationBlock, List<Level>> rubric = field("rubric", list(new LevelForm(), MOST_LEVELS),
                 ExplanationBlock::rubric).otherwise(List.of())
                 .says("What earns how many points, from the most down; students see it too.");
-        private final Field<ExplanationBlock, Integer> spoken = field("spoken", whole(0, MOST_SECONDS), ExplanationBlock::spoken)
+        private final Field<ExplanationBlock, Integer> spoken = field("spoken", whole(0, MOST_SECONDS),
+                ExplanationBlock::spoken)
                 .otherwise(0).says("How many seconds a spoken explanation may have; 0: it is written.");
         /** What was written. */
         public final Slot<Words> answer = slot("answer", 0, Words.Kept::new);
@@ -94,7 +95,8 @@ public record ExplanationBlock(String id, String prompt, int words, double point
 
         /** The kind. */
         public Kind() {
-            super("explanation", "Explanation", "An explanation, marked by the teacher: written, or spoken where the lab allows.");
+            super("explanation", "Explanation", "An explanation, marked by the teacher: written, or spoken where "
+                    + "the lab allows.");
         }
 
         @Override
