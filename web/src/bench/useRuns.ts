@@ -7,7 +7,7 @@ import { useCounting } from './useCounting';
 /** Longest stretch of wall time that one frame makes up for, so that a hidden tab doesn't leap ahead. */
 const LONGEST_FRAME = 0.1;
 /** Wall time a frame gives to computing when it is shown faster than it can be computed, in ms. */
-const AT_MOST = 14;
+export const AT_MOST = 14;
 
 /** A run and the settings that rule at the moment shown; in the past, those of then. */
 export interface Side {

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
-import { lazy, Suspense, type ComponentProps } from 'react';
+import { lazy, type ComponentProps } from 'react';
 import { Button } from '../ui';
+import { Fetched } from '../ui/Fetched';
 import type { FitForm } from './FitForm';
 import { fitForm } from './fitsAhead';
 import { fitsOf } from './model';
@@ -27,9 +28,9 @@ export function FitMenu(props: ComponentProps<typeof FitForm>) {
           }
           aria-label="Fits"
         >
-          <Suspense fallback={<p role="status">On its way …</p>}>
+          <Fetched what="Fits" waiting={<p role="status">On its way …</p>}>
             <Form {...props} />
-          </Suspense>
+          </Fetched>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

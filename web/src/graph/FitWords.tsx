@@ -1,10 +1,11 @@
 import { ListTree, Plus, Trash2 } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import { COLOURS, type SeriesFit, type Fitted } from './model';
 import type { FitParameter, FromFit } from '../core';
 import { compare } from './fitsAhead';
 import { UnitAsk } from '../notebook/UnitAsk';
 import { Button, Dialog, inputClass, Symbol, symbolText } from '../ui';
+import { Fetched } from '../ui/Fetched';
 
 const Compare = lazy(async () => ({ default: (await compare()).Compare }));
 
@@ -157,14 +158,14 @@ function Parameters({ fit, hidden, readOnly, onFit }: { fit: Fitted } & Omit<Pro
         .map((p) => (
           <details key={p.name}>
             <summary className="cursor-pointer">Compare {p.meaning || p.name}</summary>
-            <Suspense>
+            <Fetched what="Comparing">
               <Compare
                 name={p.meaning || p.name}
                 value={p.value}
                 uncertainty={hidden ? NaN : (p.uncertainty ?? NaN)}
                 unit={p.unit}
               />
-            </Suspense>
+            </Fetched>
           </details>
         ))}
     </div>

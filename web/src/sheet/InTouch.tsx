@@ -1,7 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import type { Schemas } from '../api/client';
 import type { Sheet } from '../core';
 import type { Journal } from '../notebook/journal';
+import { Fetched } from '../ui/Fetched';
 import type { Looking } from './looking';
 
 const live = () => import('../live');
@@ -27,7 +28,7 @@ export function InTouch({
   onAdded: () => void;
 }) {
   return (
-    <Suspense>
+    <Fetched what="In touch">
       {data.own ? (
         <AtWork
           work={data.id}
@@ -48,6 +49,6 @@ export function InTouch({
           onNow={looking.hear}
         />
       )}
-    </Suspense>
+    </Fetched>
   );
 }

@@ -1,5 +1,5 @@
 import { ArrowLeft } from 'lucide-react';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { lazy, type ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../api/client';
 import type { Block, Sheet } from '../core';
@@ -7,6 +7,7 @@ import type { Journal } from '../notebook/journal';
 import { Help } from '../shell/Help';
 import type { HelpPlace } from '../shell/help';
 import { Button } from '../ui';
+import { Fetched } from '../ui/Fetched';
 import { InTouch } from './InTouch';
 import type { Looking } from './looking';
 import { KeptSign } from './KeptSign';
@@ -77,16 +78,16 @@ export function WorkHeader({
       <div className="ml-auto flex shrink-0 items-center gap-2">
         {data.own && !readOnly && <KeptSign keeping={journal.kept()} />}
         {!nameless && <State data={data} of={sheet.points} />}
-        <Suspense>
+        <Fetched what="Some buttons">
           {data.tryOf && <TryNote lab={data.tryOf} from={cameFrom(state)} />}
           {!past && !nameless && <Again data={data} onDone={onDone} />}
-        </Suspense>
+        </Fetched>
         {!nameless && <HistoryButton data={data} />}
         {opened && <InTouch {...{ data, part, journal, notesAt, looking }} done={readOnly} onAdded={onDone} />}
-        <Suspense>{!data.own && <Nameless on={nameless} />}</Suspense>
+        <Fetched what="Some buttons">{!data.own && <Nameless on={nameless} />}</Fetched>
         <Help at={data.own ? helpFor(part) : 'watch'} />
         {ready && !nameless && (
-          <Suspense>
+          <Fetched what="Some buttons">
             <ReportButton
               work={data.id}
               name={`${sheet.title} ${data.student}`}
@@ -94,7 +95,7 @@ export function WorkHeader({
               journal={journal}
               brief={!data.own}
             />
-          </Suspense>
+          </Fetched>
         )}
         {data.own && !readOnly && <Button onClick={onHandIn}>Hand in …</Button>}
       </div>

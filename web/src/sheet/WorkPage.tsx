@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, use, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
@@ -10,6 +10,7 @@ import type { Journal, Slots } from '../notebook/journal';
 import { filmQuery } from '../films/film';
 import { apparatusCode } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
+import { Fetched } from '../ui/Fetched';
 import { FetchedDialog } from '../ui/FetchedDialog';
 import { BlockView } from '../blocks/BlockView';
 import { codeFor } from '../blocks/kinds';
@@ -167,12 +168,12 @@ function WorkView({ data, handIn, nameless }: Shown) {
       data.own || past || nameless
         ? undefined
         : (block) => (
-            <Suspense>
+            <Fetched what="Marking">
               {block.type !== 'explanation' && block.type !== 'table' && data.tried[block.id] && (
                 <Tries work={data.id} block={block} tried={data.tried[block.id]} onOpened={refresh} />
               )}
               <MarkForm key={block.id} work={data.id} block={block} mark={data.marks[block.id]} onMarked={refresh} />
-            </Suspense>
+            </Fetched>
           ),
   };
   const hasFilms = sheet.parts.findIndex((p) => p.blocks.some((b) => b.type === 'films' || b.type === 'bench'));
@@ -192,9 +193,9 @@ function WorkView({ data, handIn, nameless }: Shown) {
           <h2 className="text-lead font-bold">{part.title}</h2>
           {!nameless && <Above data={data} past={past} notesAt={setNotesAt} />}
           {journal.refused.length + journal.overlaps.length + data.unreadable.length > 0 && (
-            <Suspense>
+            <Fetched what="What was not kept as it was typed">
               <JournalNotes journal={journal} sheet={sheet} unreadable={data.unreadable} />
-            </Suspense>
+            </Fetched>
           )}
           {part.blocks.map((b) => (
             <BlockView key={b.id} block={b} context={context} />

@@ -4,6 +4,7 @@ import { api, type Schemas } from '../api/client';
 import { AnswerBar } from '../bench/AnswerBar';
 import { Transport } from '../bench/Transport';
 import type { BenchState } from '../bench/useBench';
+import { AT_MOST } from '../bench/useRuns';
 import { timeText } from '../core/time';
 import type { Follower, Recipe } from '../core';
 import { openFollower } from '../core/models';
@@ -60,8 +61,6 @@ export function useTelling(looking: Looking, work: string, block: string, bench:
   }, [followed, work, block]);
 }
 
-/** Wall time a frame gives to computing, in ms. */
-const AT_MOST = 14;
 /** Model seconds in one go, as wall time at true speed. */
 const SLICE = 0.1;
 /** How long the bench goes on by itself after it was heard of last, in s. */

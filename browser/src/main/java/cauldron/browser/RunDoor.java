@@ -77,7 +77,9 @@ public final class RunDoor {
     @JSExport
     public JSObject stopAt(JSObject condition) {
         return Trees.guarded(() -> {
-            stop = StopAt.fromTree(Trees.mapFromJs(condition), run.manifest());
+            StopAt asked = StopAt.fromTree(Trees.mapFromJs(condition), run.manifest());
+            run.checkAhead(asked);
+            stop = asked;
             return Tree.of();
         });
     }

@@ -128,6 +128,20 @@ class RunTest {
     }
 
     @Test
+    void aTimeThatIsOverIsNoPlaceToStopAt() {
+        Run run = fresh(Inventory.get("pendulum"));
+        run.seek(3);
+        StopAt.Time two = new StopAt.Time(2);
+        assertThatThrownBy(() -> run.checkAhead(two)).hasMessageContaining("over already: go back");
+        assertThatThrownBy(() -> run.checkAhead(new StopAt.Time(3))).isInstanceOf(IllegalArgumentException.class);
+        run.checkAhead(new StopAt.Time(3.5));
+        assertThat(run.back(two)).isTrue();
+        assertThat(run.time()).isEqualTo(2);
+        run.seek(1);
+        run.checkAhead(two);
+    }
+
+    @Test
     void stopsWhereItIsToldExactly() {
         Run run = fresh(Inventory.get("pendulum"));
         Manifest m = run.manifest();
