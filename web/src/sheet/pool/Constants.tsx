@@ -26,7 +26,7 @@ export function Constants({ pool, which, looks, chosen, onChoose }: Props) {
         <thead className="text-soft">
           <tr className="border-b">
             <th className="py-1 font-normal">{constant.spreads.length > 1 ? 'Group' : ''}</th>
-            <th className="py-1 text-right font-normal">n</th>
+            <th className="py-1 pl-3 text-right font-normal">n</th>
             <th className="py-1 pl-3 font-normal">median</th>
             <th className="py-1 pl-3 font-normal">mean</th>
             <th className="py-1 pl-3 font-normal">spread of one</th>
@@ -44,7 +44,7 @@ export function Constants({ pool, which, looks, chosen, onChoose }: Props) {
                   'all'
                 )}
               </td>
-              <td className="mono py-1 text-right">{s.count}</td>
+              <td className="mono py-1 pl-3 text-right">{s.count}</td>
               <td className="mono py-1 pl-3">{s.middle}</td>
               <td className="mono py-1 pl-3">{s.text}</td>
               <td className="mono py-1 pl-3">{s.sd}</td>
