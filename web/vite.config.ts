@@ -1,14 +1,16 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
+import { compiledAtOnce, packed, together } from './delivery.ts';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), compiledAtOnce(), packed()],
   build: {
     license: { fileName: 'licenses/THIRD-PARTY-WEB.md' },
     assetsInlineLimit: 0,
     // The server reads it to say beside a lab's entry page what the lab will import.
     manifest: 'manifest.json',
+    rolldownOptions: { output: { codeSplitting: together } },
     modulePreload: {
       // What a lab's page imports the browser finds by itself, or has from the server's word.
       resolveDependencies: (file, needed) => (/\/WorkPage-[^/]*\.js$/.test(file) ? [] : needed),

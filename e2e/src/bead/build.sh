@@ -6,7 +6,7 @@ cd "$(dirname "$0")/../.."
 web=target/bead/web
 rm -rf "$web"
 mkdir -p "$web"
-cp -r ../web/src ../web/public ../web/index.html ../web/package.json ../web/tsconfig.json ../web/vite.config.ts "$web/"
+cp -r ../web/src ../web/public ../web/index.html ../web/package.json ../web/tsconfig.json ../web/vite.config.ts ../web/delivery.ts "$web/"
 ln -s "$(cd ../web && pwd)/node_modules" "$web/node_modules"
 cp -r target/bead/generated/. "$web/src/core/generated/"
 mkdir -p "$web/src/scenes/bead"

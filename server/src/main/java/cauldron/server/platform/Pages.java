@@ -16,7 +16,10 @@ import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
 
-/** Serves the pages: hashed files for ever, the entry page for every address that is a place in it. */
+/**
+ * Serves the pages: hashed files for ever, as the building of the pages packed them; the entry page for every address
+ * that is a place in it.
+ */
 @Configuration
 class Pages implements WebMvcConfigurer {
 
@@ -25,7 +28,8 @@ class Pages implements WebMvcConfigurer {
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         registry.addResourceHandler("/assets/**").addResourceLocations(PLACE + "assets/")
-                .setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
+                .setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable())
+                .resourceChain(true).addResolver(new PackedFiles());
         registry.addResourceHandler("/**").addResourceLocations(PLACE).setCacheControl(CacheControl.noCache())
                 .resourceChain(false).addResolver(new PathResourceResolver() {
                     @Override
