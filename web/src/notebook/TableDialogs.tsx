@@ -73,13 +73,11 @@ export function TableDialogs({ asked, table, worked, ops, names, onClose }: Prop
   return null;
 }
 
-/** Fetches what a table asks in dialogs before it is asked. */
-export function fetchAhead() {
-  for (const load of [pasting, onAColumn, statistics, filling]) load().catch(() => undefined);
-}
-
 const onAColumn = () => import('./ColumnDialog').then((m) => m.ColumnDialog);
 const statistics = () => import('./StatisticsDialog').then((m) => m.StatisticsDialog);
 const filling = () => import('./FillDialog').then((m) => m.FillDialog);
 const pasting = () => import('./PasteDialog').then((m) => m.PasteDialog);
 const bringingIn = () => import('./ImportDialog').then((m) => m.ImportDialog);
+
+/** What a table asks in dialogs, to be fetched before it is asked. */
+export const dialogsAhead = [pasting, onAColumn, statistics, filling];

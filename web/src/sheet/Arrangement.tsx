@@ -12,6 +12,9 @@ const BESIDE_MANY = 56;
 /** Where there is room for both, an upright picture stands beside the notebook. */
 const ROOM_FOR_BOTH = 880;
 
+/** About how much of the page's width the sheet beside them has. */
+const SHEET = 0.25;
+
 /**
  * Bench and notebook, both in view: an upright picture beside table and graph, a lying one above them. Whichever is
  * worked at has the room; the line between them can be moved all the same.
@@ -35,14 +38,19 @@ export function Arrangement({
   graph: ReactNode;
 }) {
   const box = useRef<HTMLDivElement>(null);
-  const { width } = useSize(box);
+  // What is drawn first is drawn right, or all of it would be laid out twice.
+  const { width } = useSize(box, window.innerWidth * (1 - SHEET));
   const beside = aspect <= UPRIGHT && width >= ROOM_FOR_BOTH;
   const crowded = beside && stance === 'bench' && columns >= MANY_COLUMNS;
   const share = crowded ? BESIDE_MANY : SHARE[beside ? 'beside' : 'above'][stance];
   const group = useRef<GroupImperativeHandle>(null);
+  const laid = useRef(share);
   useEffect(() => {
+    // As it is first drawn it has its share; to say so again would have all of it measured again.
+    if (laid.current === share) return;
+    laid.current = share;
     group.current?.setLayout({ bench: share, notebook: 100 - share });
-  }, [share, beside]);
+  }, [share]);
   const across = (lying: boolean) =>
     lying ? 'h-1.5 cursor-row-resize bg-line hover:bg-copper' : 'w-1.5 cursor-col-resize bg-line hover:bg-copper';
   return (

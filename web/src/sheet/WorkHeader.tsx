@@ -12,6 +12,7 @@ import { InTouch } from './InTouch';
 import type { Looking } from './looking';
 import { KeptSign } from './KeptSign';
 import { HistoryButton, State } from './State';
+import { useOpened } from './useOpened';
 
 const marking = () => import('../marking');
 const Reopen = lazy(async () => ({ default: (await marking()).Reopen }));
@@ -32,10 +33,6 @@ interface Props {
   part: Sheet['parts'][number];
   notesAt: HTMLElement | null;
   looking: Looking;
-  /** Whether notes and calls for help can be had now. */
-  opened: boolean;
-  /** Whether the lab is open, so that more may be fetched. */
-  ready: boolean;
   onDone: () => Promise<unknown>;
   onHandIn: () => void;
   /** The parts of the lab. */
@@ -53,13 +50,13 @@ export function WorkHeader({
   part,
   notesAt,
   looking,
-  opened,
-  ready,
   onDone,
   onHandIn,
   children,
 }: Props) {
   const { state } = useLocation();
+  const opened = useOpened(sheet, data.id, !readOnly);
+  const inTouch = opened && !data.tryOf && !past && !nameless;
   return (
     <header className="flex min-w-0 items-center gap-3 border-b bg-sheet px-4">
       <Link to={backFrom(data, nameless, state)} aria-label="Back" className="rounded-house p-1.5 hover:bg-line/50">
@@ -83,10 +80,10 @@ export function WorkHeader({
           {!past && !nameless && <Again data={data} onDone={onDone} />}
         </Fetched>
         {!nameless && <HistoryButton data={data} />}
-        {opened && <InTouch {...{ data, part, journal, notesAt, looking }} done={readOnly} onAdded={onDone} />}
+        {inTouch && <InTouch {...{ data, part, journal, notesAt, looking }} done={readOnly} onAdded={onDone} />}
         <Fetched what="Some buttons">{!data.own && <Nameless on={nameless} />}</Fetched>
         <Help at={data.own ? helpFor(part) : 'watch'} />
-        {ready && !nameless && (
+        {opened && !nameless && (
           <Fetched what="Some buttons">
             <ReportButton
               work={data.id}

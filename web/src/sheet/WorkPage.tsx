@@ -4,8 +4,6 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { SheetAtWork, Worktable, type Block, type BlockOf, type Known, type Sheet } from '../core';
 import { tableOf } from '../notebook/table';
-import { fetchAhead } from '../notebook/TableDialogs';
-import { fetchFits } from '../graph/fitsAhead';
 import type { Journal, Slots } from '../notebook/journal';
 import { filmQuery } from '../films/film';
 import { apparatusCode } from '../scenes/useApparatus';
@@ -22,7 +20,6 @@ import { Above } from './State';
 import { WorkHeader } from './WorkHeader';
 import { useJournal } from './useJournal';
 import { loadLabBench } from './DeskPane';
-import { sendVoices } from './voices';
 import { Workbench } from './Workbench';
 
 const marking = () => import('../marking');
@@ -105,17 +102,6 @@ function Equipped({ data, ...how }: Shown) {
   return <WorkView data={data} {...how} />;
 }
 
-/** Once it can be worked with, what may be asked for later is fetched, too: then the network may be gone. */
-function whenOpened(then: () => void) {
-  const idle = 'requestIdleCallback' in window ? requestIdleCallback : (what: () => void) => setTimeout(what, 300);
-  idle(() => {
-    performance.mark('opened');
-    fetchAhead();
-    fetchFits();
-    then();
-  });
-}
-
 function WorkView({ data, handIn, nameless }: Shown) {
   const past = !!handIn;
   const sheet = data.sheet as unknown as Sheet;
@@ -132,12 +118,7 @@ function WorkView({ data, handIn, nameless }: Shown) {
   );
   const [submitting, setSubmitting] = useState(false);
   useEffect(() => sessionStorage.setItem(place, String(current)), [place, current]);
-  const [opened, setOpened] = useState(false);
   const [notesAt, setNotesAt] = useState<HTMLElement | null>(null);
-  useEffect(() => whenOpened(() => setOpened(true)), []);
-  useEffect(() => {
-    if (opened && !readOnly) void sendVoices(sheet, data.id);
-  }, [opened, readOnly, sheet, data.id]);
 
   const tables = useRef<Tables>(new Map());
   const part = sheet.parts[Math.min(current, sheet.parts.length - 1)];
@@ -181,8 +162,6 @@ function WorkView({ data, handIn, nameless }: Shown) {
     <div className="grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[3.25rem_minmax(0,1fr)]">
       <WorkHeader
         {...{ data, sheet, journal, readOnly, past, nameless, part, notesAt, looking }}
-        ready={opened}
-        opened={opened && !data.tryOf && !past && !nameless}
         onDone={refresh}
         onHandIn={() => setSubmitting(true)}
       >

@@ -1,8 +1,12 @@
 import { useEffect, useState, type RefObject } from 'react';
 
-/** The width of an element and the fine type size in pixels, so that drawings keep readable type at any size. */
-export function useSize(ref: RefObject<HTMLElement | null>) {
-  const [size, setSize] = useState({ width: 300, type: 12 });
+/**
+ * The width of an element and the fine type size in pixels, so that drawings keep readable type at any size.
+ *
+ * @param expected the width that is drawn with until it is known
+ */
+export function useSize(ref: RefObject<HTMLElement | null>, expected = 300) {
+  const [size, setSize] = useState({ width: expected, type: 12 });
   useEffect(() => {
     const observer = new ResizeObserver(([e]) =>
       setSize({
