@@ -21,6 +21,16 @@ class PreloadsTest {
     }
 
     @Test
+    void lettersOfEveryDayAreNamedAndThoseOfRarerLanguagesAndPicturesNot() {
+        assertThat(links("""
+                {"page": {"file": "assets/p.js", "imports": ["index.html"]}, "index.html": {"file": "assets/i.js",
+                 "assets": ["assets/next-latin-wght-normal-1.woff2", "assets/next-latin-ext-wght-normal-2.woff2",
+                            "assets/moon.svg"]}}""")).isEqualTo("</assets/p.js>; rel=modulepreload, "
+                + "</assets/i.js>; rel=modulepreload, "
+                + "</assets/next-latin-wght-normal-1.woff2>; rel=preload; as=font; crossorigin");
+    }
+
+    @Test
     void aListWithoutThePageNamesNothing() {
         assertThat(links("{}")).isEmpty();
         assertThat(links("[]")).isEmpty();
