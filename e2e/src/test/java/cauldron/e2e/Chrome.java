@@ -27,7 +27,7 @@ final class Chrome {
 
     private static Browser launch() {
         return Playwright.create().chromium().launch(new BrowserType.LaunchOptions()
-                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setExecutablePath(Path.of(System.getProperty("chrome", "/usr/bin/chromium")))
                 .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
                         "--disable-background-networking", "--disable-component-update", "--disable-sync",
                         // A microphone that beeps, and that may be used.
