@@ -112,15 +112,15 @@ class BenchTest {
 
     @Test
     void theProjectorHasLargerTypeAndNothingCutOff() {
-        for (String apparatus : new String[] {"pendulum", "hanging-spring", "gas-cylinder", "propeller-glider"}) {
-            page.navigate(App.address() + "/bench/" + apparatus);
-            page.setViewportSize(1024, 768);
-            Chrome.button(page, "Projector").click();
-            assertThat(page.locator("html")).hasAttribute("data-theme", "projector");
-            nothingIsCutOff(1024, 768);
-            page.setViewportSize(1280, 720);
-            nothingIsCutOff(1280, 720);
-            Chrome.button(page, "Leave").click();
+        for (int[] size : new int[][] {{1024, 768}, {1280, 720}}) {
+            page.setViewportSize(size[0], size[1]);
+            for (String apparatus : new String[] {"pendulum", "hanging-spring", "gas-cylinder", "propeller-glider"}) {
+                page.navigate(App.address() + "/bench/" + apparatus);
+                Chrome.button(page, "Projector").click();
+                assertThat(page.locator("html")).hasAttribute("data-theme", "projector");
+                nothingIsCutOff(size[0], size[1]);
+                Chrome.button(page, "Leave").click();
+            }
         }
     }
 

@@ -68,6 +68,7 @@ class MakerTest {
         Chrome.button(page, "Make it ready to give").click();
         assertThat(Chrome.button(page, "Version 1 is ready")).isDisabled();
         Chrome.link(page, "Read and give").click();
+        assertThat(Chrome.button(page, "Give to a class")).isVisible();
         assertThat(page.getByText("What would make the clock slower?")).isVisible();
         Chrome.button(page, "Give to a class").click();
         page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Physics 11"))).check();

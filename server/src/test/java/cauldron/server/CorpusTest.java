@@ -28,6 +28,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -37,6 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
  * tables come to, what their report says. Written by {@code -Dcauldron.corpus.write=true}; a difference is a fault unless it
  * is meant.
  */
+@Execution(ExecutionMode.CONCURRENT)
 @ExtendWith(ServerExtension.class)
 class CorpusTest {
 

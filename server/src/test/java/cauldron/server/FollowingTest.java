@@ -9,10 +9,13 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A teacher looks on while a student's bench runs. */
+@Execution(ExecutionMode.CONCURRENT)
 @ExtendWith(ServerExtension.class)
 class FollowingTest {
 

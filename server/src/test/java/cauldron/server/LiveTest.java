@@ -8,10 +8,13 @@ import java.util.UUID;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A class at work, told as it happens. */
+@Execution(ExecutionMode.CONCURRENT)
 @ExtendWith(ServerExtension.class)
 class LiveTest {
 

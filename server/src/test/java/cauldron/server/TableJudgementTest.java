@@ -8,11 +8,14 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Tables held against what the apparatus showed, over HTTP. */
+@Execution(ExecutionMode.CONCURRENT)
 @ExtendWith(ServerExtension.class)
 class TableJudgementTest {
 
