@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
+import { useAskToLeave } from '../ui/useAskToLeave';
 import type { Tree } from './tree';
 
 type DraftView = Schemas['DraftView'];
@@ -77,13 +78,7 @@ export function useDraft(labId: string, opened: DraftView) {
     const timer = setTimeout(() => keepNow(), PAUSE);
     return () => clearTimeout(timer);
   }, [state, sheet]);
-  // Whoever closes the page with something not kept yet is asked first.
-  useEffect(() => {
-    if (state === 'kept') return;
-    const ask = (e: BeforeUnloadEvent) => e.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [state]);
+  useAskToLeave(() => state !== 'kept');
 
   /** Does something with the lab as it is kept, and goes on from what comes back. */
   const take = async (act: () => Promise<DraftView>) => {

@@ -118,7 +118,7 @@ async () => {
   const fastest = { frame: Infinity, equal: Infinity };
   for (const [name, engine] of Object.entries(engines)) {
     for (const tuned of [false, true]) {
-      const { ms, after } = run(engine, 1, tuned, 3);
+      const { ms, after } = run(engine, 1, tuned, 2);
       fastest.frame = Math.min(fastest.frame, ms);
       say(`${name} ${tuned ? 'tuned' : 'as it comes'}, a step a frame`, ms, first, after, `impacts ${percent(impactError(engine, FRAME, tuned))} wrong`);
     }

@@ -5,8 +5,9 @@ import { api, ask, type Schemas } from '../../api/client';
 import { OfALab } from '../../shell/OfALab';
 import { Shell } from '../../shell/Shell';
 import { Toggle, Trouble } from '../../ui';
+import { useAskToLeave } from '../../ui/useAskToLeave';
 import { Answers } from './Answers';
-import { Drafts, type Typed } from './drafts';
+import { Drafts, draftsOf } from './drafts';
 
 const HIDDEN = 'cauldron-names-hidden';
 
@@ -16,7 +17,8 @@ export function ByQuestion() {
   const [params, setParams] = useSearchParams();
   const [hidden, setHidden] = useState(localStorage.getItem(HIDDEN) === 'yes');
   const [only, setOnly] = useState(false);
-  const [drafts] = useState(() => new Map<string, Typed>());
+  const drafts = draftsOf(assignmentId);
+  useAskToLeave(() => drafts.size > 0);
   const { data, error } = useQuery({
     queryKey: ['questions', assignmentId],
     queryFn: () => ask(api.GET('/api/teaching/assignments/{id}/questions', { params: { path: { id: assignmentId } } })),

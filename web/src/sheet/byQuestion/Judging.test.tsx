@@ -3,7 +3,7 @@ import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { onAPage } from '../../ui/page.fixture';
-import { Drafts, type Typed } from './drafts';
+import { Drafts, draftsOf, type Typed } from './drafts';
 import type { Item } from './items';
 import { Judging } from './Judging';
 
@@ -112,4 +112,24 @@ test('a comment without points waits for them, and what is refused says why unti
   expect((await screen.findByRole('alert')).textContent).toContain('0 to 4');
   fireEvent.change(points(), { target: { value: '3' } });
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+});
+
+test('what was typed for a lab is there again when its page is opened anew, and for no other lab', () => {
+  draftsOf('a').set('why/w', { points: '3', comment: 'Typed before going home' });
+  const { drafts } = judging(draftsOf('a'));
+  expect(points().value).toBe('3');
+  expect(drafts.size).toBe(1);
+  expect(draftsOf('b').size).toBe(0);
+  draftsOf('a').clear();
+});
+
+test('what is typed and taken back is nothing that waits to be kept', () => {
+  const sent = server(204);
+  const { drafts } = judging();
+  fireEvent.change(comment(), { target: { value: 'Hm' } });
+  expect(drafts.size).toBe(1);
+  fireEvent.change(comment(), { target: { value: '' } });
+  fireEvent.blur(comment());
+  expect(drafts.size).toBe(0);
+  expect(sent).toEqual([]);
 });

@@ -57,7 +57,13 @@ export function Judging({ assignment, view, item, checked, onNext }: Props) {
   const keep = (next = typed) => {
     const last = saving.isError ? undefined : saving.variables;
     const known = last ?? (mark && { points: String(mark.points), comment: mark.comment });
-    if (next.points.trim() === '' || (known?.points === next.points && known.comment === next.comment.trim())) return;
+    const before = known ?? { points: '', comment: '' };
+    // As it was before is nothing to keep, nor to be asked about.
+    if (before.points === next.points.trim() && before.comment === next.comment.trim()) {
+      if (!saving.isPending) drafts.delete(place);
+      return;
+    }
+    if (next.points.trim() === '') return;
     saving.mutate({ ...next, comment: next.comment.trim() });
   };
   const give = (next: Typed) => {

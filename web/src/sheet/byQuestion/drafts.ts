@@ -12,3 +12,12 @@ export interface Typed {
  */
 export const Drafts = createContext(new Map<string, Typed>());
 export const useDrafts = () => use(Drafts);
+
+const ofLabs = new Map<string, Map<string, Typed>>();
+
+/** What isn't kept yet of a lab's marks; it is still there when its page was left for another and is opened again. */
+export function draftsOf(assignment: string) {
+  let drafts = ofLabs.get(assignment);
+  if (!drafts) ofLabs.set(assignment, (drafts = new Map()));
+  return drafts;
+}

@@ -80,6 +80,7 @@ class Bench {
         });
         part("notebook", () -> NotebookSpeed.measure(this::row));
         part("server", () -> ServerLoad.measure(this::row));
+        part("hardships", () -> Hardships.measure(this::row));
         Files.createDirectories(Path.of("target"));
         Files.writeString(Path.of("target", "bench.md"), table.toString());
     }
@@ -215,7 +216,7 @@ class Bench {
                               const channel = new MessageChannel();
                               channel.port1.onmessage = () => {
                                 busy.push(performance.now() - now);
-                                if (++n < 400) requestAnimationFrame(tick); else done();
+                                if (++n < 300) requestAnimationFrame(tick); else done();
                               };
                               channel.port2.postMessage(0);
                             };
@@ -272,7 +273,7 @@ class Bench {
                 () => new Promise((done) => {
                   let n = 0;
                   const from = performance.now();
-                  const tick = (now) => { n++; if (now - from < 4000) requestAnimationFrame(tick); else done(n); };
+                  const tick = (now) => { n++; if (now - from < 2000) requestAnimationFrame(tick); else done(n); };
                   requestAnimationFrame(tick);
                 })""")).doubleValue();
         JsonObject profile = profiler.send("Profiler.stop").getAsJsonObject("profile");

@@ -5,10 +5,13 @@ import cauldron.core.analysis.DataTable;
 import cauldron.core.analysis.TableData;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -19,6 +22,7 @@ import java.util.zip.GZIPOutputStream;
 final class NotebookSpeed {
 
     private static final int ROWS = 10_000;
+    private static final int LARGEST = 8;
     private static final String[] FORMULAS = {"t/20", "4π² x/t²", "rate(x; t)", "√x", "runsum(x)", "x - mean(x)", "ln(t/\"s\")", "area(x; t)", "(x + 2\"cm\")³", "x/t"};
 
     private NotebookSpeed() {
@@ -117,16 +121,21 @@ final class NotebookSpeed {
         }
     }
 
-    /** The scripts that are loaded for the notebook. */
+    /** The largest scripts of the pages, and what all of them come to. */
     private static void size(Rows rows) throws IOException {
+        Map<String, Integer> sizes = new LinkedHashMap<>();
         try (Stream<Path> files = Files.list(Path.of("..", "web", "dist", "assets"))) {
             for (Path file : files.filter(f -> f.toString().endsWith(".js")).sorted().toList()) {
-                java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
+                ByteArrayOutputStream bytes = new ByteArrayOutputStream();
                 try (GZIPOutputStream zip = new GZIPOutputStream(bytes)) {
                     zip.write(Files.readAllBytes(file));
                 }
-                rows.row("script " + file.getFileName().toString().replaceAll("-[^-]{8}\\.js$", ""), "%.1f kB gzip", bytes.size() / 1000.0);
+                sizes.put(file.getFileName().toString(), bytes.size());
             }
         }
+        sizes.entrySet().stream().sorted(Map.Entry.comparingByValue(Comparator.reverseOrder())).limit(LARGEST)
+                .forEach(e -> rows.row("script " + e.getKey().replaceAll("-[^.]{8}\\.js$", ""), "%.1f kB gzip", e.getValue() / 1000.0));
+        rows.row("all " + sizes.size() + " scripts, of all apparatus and pages", "%.1f kB gzip",
+                sizes.values().stream().mapToInt(Integer::intValue).sum() / 1000.0);
     }
 }

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.net.BindException;
+import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -53,8 +55,10 @@ class OperationsTest {
     static void anEmptySchoolIsStarted() throws IOException {
         data = Files.createTempDirectory("cauldron-school");
         elsewhere = Files.createTempDirectory("cauldron-restored");
-        try (ServerSocket free = new ServerSocket(0)) {
+        try (ServerSocket free = new ServerSocket(0); ServerSocket alsoFree = new ServerSocket(0)) {
             port = free.getLocalPort();
+            // Far from where databases of other tests begin to look: one of those could take the port while this one is dead.
+            Files.writeString(data.resolve("database-port"), String.valueOf(alsoFree.getLocalPort()));
         }
         printed = start(data);
     }
@@ -158,6 +162,37 @@ class OperationsTest {
 
     @Test
     @Order(4)
+    void aDatabaseWhosePortWasTakenMeanwhileIsFoundAtAnother() throws Exception {
+        Client student = new Client(address()).join(code, "Maud Finch");
+        String application = Files.readString(data.resolve("app.pid"));
+        String before = Files.readString(data.resolve("database-port")).strip();
+        killDatabase();
+        try (ServerSocket somebody = taking(Integer.parseInt(before))) {
+            assertThat(start(data)).contains("had to take another port");
+            assertThat(Files.readString(data.resolve("database-port")).strip()).isNotEqualTo(before);
+            assertThat(Files.readString(data.resolve("app.pid"))).isNotEqualTo(application);
+            assertThat(student.save(UUID.randomUUID())).isEqualTo(200);
+            assertThat(somebody.isBound()).isTrue();
+        }
+    }
+
+    /** Takes a port as soon as whatever is left of a killed server lets go of it. */
+    private static ServerSocket taking(int port) throws IOException {
+        Instant since = Instant.now();
+        while (true) {
+            ServerSocket socket = new ServerSocket();
+            try {
+                socket.bind(new InetSocketAddress("127.0.0.1", port));
+                return socket;
+            } catch (BindException e) {
+                socket.close();
+                assertThat(Duration.between(since, Instant.now())).as("port %s", port).isLessThan(Duration.ofSeconds(20));
+            }
+        }
+    }
+
+    @Test
+    @Order(5)
     void aDeadApplicationComesBackByItselfAndBothAreStartedAtOnce() throws Exception {
         Client student = new Client(address()).join(code, "Piet Hassan");
         String before = Files.readString(data.resolve("app.pid"));
@@ -202,7 +237,7 @@ class OperationsTest {
     }
 
     @Test
-    @Order(5)
+    @Order(6)
     void aBackupUnderFiftyWritersHoldsAllThatWasAcknowledgedBefore() throws Exception {
         List<Client> writers = new ArrayList<>();
         for (int i = 0; i < 50; i++) {

@@ -21,7 +21,7 @@ final class ServerLoad {
     private static final int TEACHERS = 40;
     private static final int A_CLASS = 30;
     private static final int SECONDS = 10;
-    private static final double WARM_UP_SECONDS = 30;
+    private static final double WARM_UP_SECONDS = 20;
     private static final int SENDERS = 300;
 
     private ServerLoad() {

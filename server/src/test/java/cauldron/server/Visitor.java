@@ -75,6 +75,16 @@ final class Visitor {
                 .POST(BodyPublishers.ofInputStream(() -> new java.io.ByteArrayInputStream(body))).build());
     }
 
+    /** Any method with a body as it is. */
+    HttpResponse<String> send(String method, String path, String type, String body) {
+        return send(request(path).header("Content-Type", type).method(method, BodyPublishers.ofString(body)).build());
+    }
+
+    /** Any method without a body. */
+    HttpResponse<String> send(String method, String path) {
+        return send(request(path).method(method, BodyPublishers.noBody()).build());
+    }
+
     HttpResponse<String> get(String path) {
         return send(request(path).GET().build());
     }
