@@ -17,6 +17,11 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(ServerExtension.class)
 class DemoSchoolTest {
 
+    /** Other tests make classes of their own, and work of their own in them, perhaps at this very moment. */
+    private static final String OF_THE_DEMO = " join work w on w.id = t.work_id join assignment a on a.id = w.assignment_id"
+            + " join school_class c on c.id = a.class_id where c.code in ('HARK47', 'TERN96', 'KEEP34')";
+
+
     private static JsonNode classList(Visitor teacher, String name) {
         for (JsonNode c : teacher.json("/api/teaching/classes")) {
             if (c.get("name").asString().equals(name)) {
@@ -69,10 +74,7 @@ class DemoSchoolTest {
     @Test
     void everyStudentHasCordsOfTheirOwn() {
         JdbcTemplate database = ServerExtension.bean(JdbcTemplate.class);
-        // Of the demo school alone: other tests make classes of their own, with recordings of their own.
-        String ofTheDemo = " from trial t join work w on w.id = t.work_id join assignment a on a.id = w.assignment_id"
-                + " join school_class c on c.id = a.class_id where c.code in ('HARK47', 'TERN96', 'KEEP34')"
-                + " and t.chosen->>'cord' = 'tern'";
+        String ofTheDemo = " from trial t" + OF_THE_DEMO + " and t.chosen->>'cord' = 'tern'";
         Integer students = database.queryForObject("select count(distinct t.work_id)" + ofTheDemo, Integer.class);
         Integer lengths = database.queryForObject("select count(distinct t.recipe->'settings'->>'length')" + ofTheDemo, Integer.class);
         assertThat(lengths).isGreaterThan(20).isEqualTo(students);
@@ -82,19 +84,20 @@ class DemoSchoolTest {
     void everyLabHasWorkInItAndItsAnswersFollowFromTheReadings() {
         JdbcTemplate database = ServerExtension.bean(JdbcTemplate.class);
         Map<String, Integer> right = new LinkedHashMap<>();
-        database.query("select block, count(*) filter (where verdict = 'right') as n from attempt group by block",
+        database.query("select block, count(*) filter (where verdict = 'right') as n from attempt t" + OF_THE_DEMO
+                + " group by block",
                 row -> { right.put(row.getString("block"), row.getInt("n")); });
         List<String> measured = List.of("g", "k", "brill", "slope", "twice", "ratio", "gradient");
         assertThat(right).containsKeys(measured.toArray(String[]::new));
         assertThat(right.values()).allMatch(n -> n >= 2);
         // Two students' numbers differ: nobody has copied, and nothing is written down beforehand.
         for (String block : measured) {
-            Integer different = database.queryForObject("select count(distinct number) from attempt where block = ?",
-                    Integer.class, block);
+            Integer different = database.queryForObject("select count(distinct number) from attempt t" + OF_THE_DEMO
+                    + " and block = ?", Integer.class, block);
             assertThat(different).as(block).isGreaterThan(1);
         }
-        Integer gases = database.queryForObject("select count(distinct value->'recipe'->>'seed') from entry"
-                + " where slot like 'trial/%'", Integer.class);
+        Integer gases = database.queryForObject("select count(distinct value->'recipe'->>'seed') from entry t"
+                + OF_THE_DEMO + " and slot like 'trial/%'", Integer.class);
         assertThat(gases).isGreaterThan(5);
     }
 
@@ -102,7 +105,7 @@ class DemoSchoolTest {
     void someSlipAndMostFindGravity() {
         JdbcTemplate database = ServerExtension.bean(JdbcTemplate.class);
         Map<String, Integer> verdicts = new LinkedHashMap<>();
-        database.query("select verdict, count(*) as n from attempt group by verdict",
+        database.query("select verdict, count(*) as n from attempt t" + OF_THE_DEMO + " group by verdict",
                 row -> { verdicts.put(row.getString("verdict"), row.getInt("n")); });
         assertThat(verdicts.get("right")).isGreaterThan(10);
         assertThat(verdicts.keySet()).contains("known-slip");

@@ -18,11 +18,13 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** The journal and what hangs on it: once, in order, sealed, handed in. */
 @ExtendWith(ServerExtension.class)
+@Isolated
 class JournalTest {
 
     private static final AtomicInteger COUNT = new AtomicInteger();

@@ -15,9 +15,11 @@ import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** Nothing that is sent can stop the server, and every refusal is in words. */
 @ExtendWith(ServerExtension.class)
+@Isolated
 class LimitsTest {
 
     private static Visitor fresh() {
