@@ -46,7 +46,7 @@ export function packed(): Plugin {
  * when it is first called, one after the other and in the way of everything else; with it, all of a file beside its
  * fetching. (V8's explicit compile hints; to other browsers it is a comment.)
  */
-const AT_ONCE = new Set(['index', 'WorkPage', 'core', 'things', 'axes', 'dist']);
+const AT_ONCE = new Set(['index', 'WorkPage', 'core', 'things', 'axes', 'menus']);
 
 export function compiledAtOnce(): Plugin {
   return {
@@ -84,6 +84,7 @@ export const together = {
       minShareCount: 2,
       priority: 2,
     },
+    { name: 'menus', test: /radix-ui[\\/]react-(menu|dropdown-menu|roving-focus)/, minShareCount: 2, priority: 2 },
     { name: 'axes', test: /node_modules[\\/]d3-|src[\\/]graph[\\/]model/, minShareCount: 2, priority: 2 },
     // What lies on a bench and in a notebook, wherever one is opened.
     {

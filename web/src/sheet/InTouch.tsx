@@ -28,7 +28,7 @@ export function InTouch({
   onAdded: () => void;
 }) {
   return (
-    <Fetched what="In touch">
+    <Fetched narrow what={data.own ? 'Help' : 'Following'}>
       {data.own ? (
         <AtWork
           work={data.id}

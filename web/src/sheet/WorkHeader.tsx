@@ -62,7 +62,7 @@ export function WorkHeader({
       <Link to={backFrom(data, nameless, state)} aria-label="Back" className="rounded-house p-1.5 hover:bg-line/50">
         <ArrowLeft size={18} />
       </Link>
-      <h1 className="max-w-72 min-w-24 shrink-[4] truncate font-bold">
+      <h1 className="max-w-72 min-w-24 shrink-[999] truncate font-bold">
         {data.own ? (
           sheet.title
         ) : (
@@ -75,16 +75,18 @@ export function WorkHeader({
       <div className="ml-auto flex shrink-0 items-center gap-2">
         {data.own && !readOnly && <KeptSign keeping={journal.kept()} />}
         {!nameless && <State data={data} of={sheet.points} />}
-        <Fetched what="Some buttons">
+        <Fetched narrow what="Some buttons">
           {data.tryOf && <TryNote lab={data.tryOf} from={cameFrom(state)} />}
           {!past && !nameless && <Again data={data} onDone={onDone} />}
         </Fetched>
         {!nameless && <HistoryButton data={data} />}
         {inTouch && <InTouch {...{ data, part, journal, notesAt, looking }} done={readOnly} onAdded={onDone} />}
-        <Fetched what="Some buttons">{!data.own && <Nameless on={nameless} />}</Fetched>
+        <Fetched narrow what="Some buttons">
+          {!data.own && <Nameless on={nameless} />}
+        </Fetched>
         <Help at={data.own ? helpFor(part) : 'watch'} />
         {opened && !nameless && (
-          <Fetched what="Some buttons">
+          <Fetched narrow what="Some buttons">
             <ReportButton
               work={data.id}
               name={`${sheet.title} ${data.student}`}

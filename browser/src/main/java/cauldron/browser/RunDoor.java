@@ -78,7 +78,7 @@ public final class RunDoor {
     public JSObject stopAt(JSObject condition) {
         return Trees.guarded(() -> {
             StopAt asked = StopAt.fromTree(Trees.mapFromJs(condition), run.manifest());
-            run.checkAhead(asked);
+            asked.checkAhead(run.time());
             stop = asked;
             return Tree.of();
         });

@@ -187,17 +187,6 @@ public final class Run {
     }
 
     /**
-     * Refuses to stop at a time that is over: a run never comes there again by going on.
-     *
-     * @throws IllegalArgumentException in words
-     */
-    public void checkAhead(StopAt stop) {
-        if (stop instanceof StopAt.Time && ((StopAt.Time) stop).time() <= time()) {
-            throw new IllegalArgumentException("That time is over already: go back to before it, or restart");
-        }
-    }
-
-    /**
      * Goes back to where a condition was last met before now.
      *
      * @return whether it ever was; if not, the moment stays as it is

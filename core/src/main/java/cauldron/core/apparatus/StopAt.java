@@ -7,8 +7,24 @@ import java.util.Map;
 /** Where a run is to pause by itself, exactly. */
 public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Crossing, StopAt.Settling {
 
+    /**
+     * Refuses a condition that going on from a moment never meets; without a word a run would go on to its end.
+     *
+     * @param now the moment in model seconds
+     * @throws IllegalArgumentException in words
+     */
+    default void checkAhead(double now) {
+    }
+
     /** At a time in model seconds. */
     record Time(double time) implements StopAt {
+
+        @Override
+        public void checkAhead(double now) {
+            if (time <= now) {
+                throw new IllegalArgumentException("That time is over already: go back to before it, or restart");
+            }
+        }
     }
 
     /** At an event; {@code count} 1 is the next one after the present, 2 the one after. */
