@@ -16,7 +16,7 @@ import type { Shape, Sketch } from './DrawOver';
 import type { KeptTrial, TrialShelf } from './trials';
 import { useRuns } from './useRuns';
 
-/** How long a run must rest before it is kept, in ms: a step through frames keeps it once. */
+/** How long stepping through frames must rest before the run is kept, in ms: it is kept once, not at every frame. */
 const REST = 400;
 
 interface Identity {
@@ -102,8 +102,18 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
 
   const { playing } = live;
   const heads = live.sides.map((s) => s.run.head()).join();
+  const played = useRef(false);
   useEffect(() => {
-    if (playing) return;
+    if (playing) {
+      played.current = true;
+      return;
+    }
+    if (played.current) {
+      // What stops is kept as it stops: who goes straight to the trials finds it among them.
+      played.current = false;
+      keepAll();
+      return;
+    }
     const timer = setTimeout(keepAll, REST);
     return () => clearTimeout(timer);
   }, [playing, heads, sketches, keepAll]);
