@@ -14,6 +14,9 @@ import org.springframework.context.ConfigurableApplicationContext;
  */
 public final class ServerExtension implements BeforeAllCallback {
 
+    /** Hundreds sign in; what a real hash costs took a minute of the processor, and no test is about it. */
+    private static final String CHEAP_HASH = "--cauldron.hash-cost=4";
+
     private static ConfigurableApplicationContext context;
     private static ConfigurableApplicationContext behindProxy;
 
@@ -34,7 +37,7 @@ public final class ServerExtension implements BeforeAllCallback {
         properties.put("server.port", "0");
         properties.put("cauldron.demo", "true");
         application.setDefaultProperties(properties);
-        context = application.run("--server.port=0", "--cauldron.demo=true");
+        context = application.run("--server.port=0", "--cauldron.demo=true", CHEAP_HASH);
     }
 
     /** A bean of the running application. */
@@ -53,7 +56,7 @@ public final class ServerExtension implements BeforeAllCallback {
         start();
         if (behindProxy == null) {
             behindProxy = new SpringApplication(CauldronServer.class).run("--server.port=0", "--cauldron.proxies=127.0.0.1",
-                    "--spring.datasource.hikari.maximum-pool-size=5");
+                    CHEAP_HASH, "--spring.datasource.hikari.maximum-pool-size=5");
         }
         return "http://127.0.0.1:" + ((ServletWebServerApplicationContext) behindProxy).getWebServer().getPort();
     }

@@ -2,6 +2,8 @@ package cauldron.server.platform;
 
 import jakarta.servlet.DispatcherType;
 import java.time.Clock;
+import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -10,7 +12,8 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
@@ -24,6 +27,9 @@ import org.springframework.security.web.context.SecurityContextRepository;
 @Configuration
 @EnableJdbcHttpSession(maxInactiveIntervalInSeconds = 12 * 3600)
 class SecurityConfiguration {
+
+    private static final int CHEAPEST_HASH = 4;
+    private static final int DEAREST_HASH = 16;
 
     // Radix's dialogs put a <style> into the page to hold the scroll; scripts come from here only.
     private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; "
@@ -83,9 +89,19 @@ class SecurityConfiguration {
         return TransactionOperations.withoutTransaction();
     }
 
+    /**
+     * What a hashed secret costs whoever tries one: two to this power rounds of bcrypt. A secret that was kept at another
+     * cost stays good.
+     *
+     * @param cost 4 to 16; 10 takes about 70 ms
+     */
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    PasswordEncoder passwordEncoder(@Value("${cauldron.hash-cost}") int cost) {
+        if (cost < CHEAPEST_HASH || cost > DEAREST_HASH) {
+            throw new IllegalArgumentException("cauldron.hash-cost is " + cost + "; it may be " + CHEAPEST_HASH + " to "
+                    + DEAREST_HASH);
+        }
+        return new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(cost)));
     }
 
     /** Keeps Boot from making a user of its own; signing in goes through the accounts module. */
