@@ -23,7 +23,7 @@ class AnotherGoTest {
         student.ask("/api/works/" + student.work() + "/submission", "{}");
         String userName = Client.find("\"userName\":\"([^\"]+)\"", student.get("/api/me").body());
         try (BrowserContext desk = Chrome.context(1280, 800); BrowserContext bench = Chrome.context(1280, 800)) {
-            Page teacher = Chrome.signIn(desk, "ines");
+            Page teacher = Chrome.signedIn(desk, "ines");
             teacher.navigate(App.address() + "/assignments/" + assignment);
             Chrome.button(teacher, "Times and rules").click();
             teacher.getByLabel(Pattern.compile("appear to all students together")).check();

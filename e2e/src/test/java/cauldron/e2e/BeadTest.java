@@ -40,7 +40,7 @@ class BeadTest {
     void aNewApparatusNeedsNothingElse() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
             context.route(App.address() + "/**", BeadTest::fromThePagesWithIt);
-            Page page = Chrome.signIn(context, "ines");
+            Page page = Chrome.signedIn(context, "ines");
             BenchHands hands = new BenchHands(page);
             hands.open("bead");
             assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.HEADING,

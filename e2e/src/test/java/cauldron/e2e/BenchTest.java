@@ -24,7 +24,7 @@ class BenchTest {
     @BeforeEach
     void openTheBench() {
         context = Chrome.context(1280, 800);
-        page = Chrome.signIn(context, "ines");
+        page = Chrome.signedIn(context, "ines");
         hands = new BenchHands(page);
         hands.open("pendulum");
     }

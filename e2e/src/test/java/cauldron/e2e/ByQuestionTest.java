@@ -34,7 +34,7 @@ class ByQuestionTest {
     @Test
     void allExplanationsAreMarkedWithoutAMouseAndStudentsSeeIt() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "ines");
+            Page page = Chrome.signedIn(context, "ines");
             page.navigate(App.address() + "/assignments/" + assignment);
             Chrome.link(page, "Question by question").press("Enter");
             Locator marked = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("of "
@@ -76,7 +76,7 @@ class ByQuestionTest {
     @Test
     void whatIsSaidOnceIsOfferedAgainAndAMarkWithoutPointsWaits() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "ines");
+            Page page = Chrome.signedIn(context, "ines");
             page.navigate(App.address() + "/assignments/" + assignment + "/questions?question=why");
             Locator mark = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Mark"));
             mark.getByLabel("Comment").fill("Say which force. " + assignment);

@@ -51,7 +51,7 @@ class CatalogueTest {
     @Test
     void studentsHaveNoCatalogue() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "una.corrie");
+            Page page = Chrome.signedIn(context, "una.corrie");
             page.navigate(App.address() + "/apparatus/pendulum");
             assertThat(page).hasURL(Pattern.compile("/$"));
         }

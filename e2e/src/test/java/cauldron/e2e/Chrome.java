@@ -58,8 +58,16 @@ final class Chrome {
         return context;
     }
 
-    /** Signed in and at home. By what the sign-in page sends; how that page works, {@link JourneyTest} tries. */
+    /** Signed in and at home. */
     static Page signIn(BrowserContext context, String userName) {
+        Page page = signedIn(context, userName);
+        page.navigate(App.address());
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out")).waitFor();
+        return page;
+    }
+
+    /** Signed in, and nowhere yet. By what the sign-in page sends; how that page works, {@link JourneyTest} tries. */
+    static Page signedIn(BrowserContext context, String userName) {
         context.request().get(App.address() + "/api/me");
         String guard = context.cookies(App.address()).stream().filter(c -> c.name.equals("XSRF-TOKEN")).findFirst()
                 .orElseThrow().value;
@@ -68,10 +76,7 @@ final class Chrome {
         if (!answer.ok()) {
             throw new AssertionError(userName + " could not sign in: " + answer.text());
         }
-        Page page = context.newPage();
-        page.navigate(App.address());
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out")).waitFor();
-        return page;
+        return context.newPage();
     }
 
     /** A student at work in the lamp keeper's clock, a film on the bench. */

@@ -20,7 +20,7 @@ class CrashTest {
 
     private void bench() {
         context = Chrome.context(1280, 800);
-        page = Chrome.signIn(context, "ines");
+        page = Chrome.signedIn(context, "ines");
         hands = new BenchHands(page);
         hands.open("crash-rig");
     }

@@ -90,7 +90,7 @@ class JudgedTest {
                 + "{\"id\":\"T\",\"name\":\"period\",\"symbol\":\"T\",\"unit\":\"\",\"kind\":\"calculated\","
                 + "\"formula\":\"t/10\"}]}");
         try (BrowserContext desk = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(desk, "ines");
+            Page page = Chrome.signedIn(desk, "ines");
             page.navigate(App.address() + "/work/" + student.work());
             assertThat(page.getByLabel("Against the apparatus"))
                     .containsText(Pattern.compile("1 under another recording's"

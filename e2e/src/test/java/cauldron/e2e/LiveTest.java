@@ -70,7 +70,7 @@ class LiveTest {
     void theTeacherSeesWhoIsStuckWhoAsksAndWhoIsAway() {
         try (BrowserContext desk = Chrome.context(1280, 800); BrowserContext one = Chrome.context(1280, 800);
                 BrowserContext two = Chrome.context(1280, 800); BrowserContext three = Chrome.context(1280, 800)) {
-            Page teacher = Chrome.signIn(desk, "ines");
+            Page teacher = Chrome.signedIn(desk, "ines");
             teacher.navigate(App.address() + "/assignments/" + assignment + "/live");
             assertThat(teacher.getByText("Nobody is in this class yet")).isVisible();
 

@@ -45,7 +45,7 @@ class PoolTest {
             readings(given.student(family + " " + (i + 1)), i);
         }
         try (BrowserContext desk = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(desk, "ines");
+            Page page = Chrome.signedIn(desk, "ines");
             page.navigate(App.address() + "/assignments/" + given.assignments().get(0));
             Chrome.link(page, "In one graph").click();
             assertThat(page.getByLabel("period squared against length, 3 series")).isVisible();

@@ -24,7 +24,7 @@ class RailTest {
     @BeforeEach
     void open() {
         context = Chrome.context(1280, 800);
-        page = Chrome.signIn(context, "ines");
+        page = Chrome.signedIn(context, "ines");
         eyes = new Eyes(page);
         hands = new BenchHands(page);
         hands.open("rail-run");

@@ -48,7 +48,7 @@ class ReflexTest {
 
     private void bench() {
         context = Chrome.context(1280, 800);
-        page = Chrome.signIn(context, "ines");
+        page = Chrome.signedIn(context, "ines");
         page.navigate(App.address() + "/bench/reflex-timer");
         Chrome.button(page, "Begin").waitFor();
     }

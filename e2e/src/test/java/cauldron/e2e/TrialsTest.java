@@ -23,7 +23,7 @@ class TrialsTest {
     @BeforeEach
     void open() {
         context = Chrome.context(1280, 800);
-        page = Chrome.signIn(context, "tobiah");
+        page = Chrome.signedIn(context, "tobiah");
         hands = new BenchHands(page);
         hands.open("hanging-spring");
     }

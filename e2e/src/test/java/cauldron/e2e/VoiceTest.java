@@ -64,7 +64,7 @@ class VoiceTest {
             assertThat(page.getByRole(AriaRole.DIALOG)).containsText("of at least 16 seconds spoken");
             Chrome.button(page, "Go on working").click();
 
-            Page teacher = Chrome.signIn(desk, "ines");
+            Page teacher = Chrome.signedIn(desk, "ines");
             teacher.navigate(App.address() + "/assignments/" + given.assignments().get(0) + "/questions");
             teacher.getByText("Which of your two ways").first().click();
             assertThat(teacher.getByText(Pattern.compile("\\(Spoken, [4-9] s\\)"))).isVisible();

@@ -1,42 +1,55 @@
 package cauldron.server.platform;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.Ticker;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Primary;
 import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.MapSession;
 import org.springframework.session.Session;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.stereotype.Component;
 
 /**
- * Sessions in the database, touched at most once a minute: that someone is still there need not be written with every
- * entry that is kept. A session in which nothing changed isn't saved, as that would take a connection at the moment when
- * an answer already begins to go out, and cut it off where the database has gone since.
+ * Sessions in the database, read at most every three seconds and touched at most once a minute: who is at work sends an
+ * entry every few seconds, and that someone is still there need not be read or written with each of them. What ends a
+ * session here ends it at once, and on the other servers of a school within those three seconds. A session in which
+ * nothing changed isn't saved, as that would take a connection at the moment when an answer already begins to go out, and
+ * cut it off where the database has gone since.
  */
 @Component
 @Primary
 class SparingSessions implements FindByIndexNameSessionRepository<SparingSessions.Sparing> {
 
     private static final Duration TOUCH = Duration.ofMinutes(1);
+    private static final Duration KNOWN_FOR = Duration.ofSeconds(3);
+    private static final int MOST_KNOWN = 5_000;
 
     private final Kept<? extends Session> kept;
 
     private final SessionOfRequest request;
 
+    /** As they were read: many requests look at one, none changes it. Nothing is added for an id while it is taken out. */
+    private final Cache<String, MapSession> known;
+
     @Autowired
     SparingSessions(JdbcIndexedSessionRepository sessions, SessionOfRequest request) {
-        this.kept = new Kept<>(sessions);
-        this.request = request;
+        this(sessions, request, Ticker.systemTicker());
     }
 
-    /** On any other store of sessions. */
-    SparingSessions(FindByIndexNameSessionRepository<? extends Session> sessions, SessionOfRequest request) {
+    /** On any other store of sessions, by any clock. */
+    SparingSessions(FindByIndexNameSessionRepository<? extends Session> sessions, SessionOfRequest request, Ticker ticker) {
         this.kept = new Kept<>(sessions);
         this.request = request;
+        this.known = Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(MOST_KNOWN).ticker(ticker).build();
     }
 
     /** Spring keeps the type of its sessions to itself; here it gets a name. */
@@ -50,7 +63,7 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
     @Override
     public Sparing createSession() {
-        return new Sparing(kept.in().createSession(), Change.WORTH_KEEPING);
+        return new Sparing(null, kept.in().createSession(), Change.WORTH_KEEPING);
     }
 
     @Override
@@ -65,6 +78,9 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
                 throw e;
             }
         }
+        if (session.change != Change.NONE) {
+            known.invalidateAll(session.ids());
+        }
         session.change = Change.NONE;
         request.saved(session);
     }
@@ -75,104 +91,135 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
         if (saved != null) {
             return saved;
         }
+        MapSession found = known.get(id, this::read);
+        return found == null || found.isExpired() ? null : new Sparing(found, null, Change.NONE);
+    }
+
+    private MapSession read(String id) {
         Session found = kept.in().findById(id);
-        return found == null ? null : new Sparing(found, Change.NONE);
+        return found == null ? null : new MapSession(found);
     }
 
     @Override
     public void deleteById(String id) {
         request.forget();
         kept.in().deleteById(id);
+        known.invalidate(id);
     }
 
     @Override
     public Map<String, Sparing> findByIndexNameAndIndexValue(String name, String value) {
         Map<String, Sparing> map = new LinkedHashMap<>();
-        kept.in().findByIndexNameAndIndexValue(name, value).forEach((id, s) -> map.put(id, new Sparing(s, Change.NONE)));
+        kept.in().findByIndexNameAndIndexValue(name, value)
+                .forEach((id, s) -> map.put(id, new Sparing(null, s, Change.NONE)));
         return map;
     }
 
-    /** What happened to a session since it was last kept. */
+    /** What happened to a session since it was last kept, the least first. */
     private enum Change { NONE, TOUCHED, WORTH_KEEPING }
 
-    /** A session that doesn't note every visit. */
-    static final class Sparing implements Session {
+    /** A session that doesn't note every visit. Looked at as it was read a moment ago; read anew before it is changed. */
+    final class Sparing implements Session {
 
-        private final Session real;
+        private final MapSession seen;
+        private Session real;
         private Change change;
 
-        private Sparing(Session real, Change change) {
+        private Sparing(MapSession seen, Session real, Change change) {
+            this.seen = seen;
             this.real = real;
             this.change = change;
         }
 
+        private Session seen() {
+            return real == null ? seen : real;
+        }
+
+        private Session changed(Change how) {
+            if (real == null) {
+                real = kept.in().findById(seen.getId());
+            }
+            if (real == null) {
+                // It has ended meanwhile: whatever this request still does to it is lost with it.
+                known.invalidate(seen.getId());
+                return new MapSession(seen);
+            }
+            change = how.compareTo(change) > 0 ? how : change;
+            return real;
+        }
+
+        private Set<String> ids() {
+            return seen == null ? Set.of(real.getId()) : new HashSet<>(List.of(seen.getId(), seen().getId()));
+        }
+
         @Override
         public void setLastAccessedTime(Instant at) {
-            if (Duration.between(real.getLastAccessedTime(), at).compareTo(TOUCH) >= 0) {
-                real.setLastAccessedTime(at);
-                if (change == Change.NONE) {
-                    change = Change.TOUCHED;
+            if (Duration.between(seen().getLastAccessedTime(), at).compareTo(TOUCH) < 0) {
+                return;
+            }
+            try {
+                changed(Change.TOUCHED).setLastAccessedTime(at);
+            } catch (RuntimeException e) {
+                // As in saving: it isn't worth an answer.
+                if (!Unavailable.isDatabaseAway(e)) {
+                    throw e;
                 }
             }
         }
 
         @Override
         public String getId() {
-            return real.getId();
+            return seen().getId();
         }
 
         @Override
         public String changeSessionId() {
-            change = Change.WORTH_KEEPING;
-            return real.changeSessionId();
+            return changed(Change.WORTH_KEEPING).changeSessionId();
         }
 
         @Override
         public <T> T getAttribute(String name) {
-            return real.getAttribute(name);
+            return seen().getAttribute(name);
         }
 
         @Override
         public Set<String> getAttributeNames() {
-            return real.getAttributeNames();
+            return seen().getAttributeNames();
         }
 
         @Override
         public void setAttribute(String name, Object value) {
-            change = Change.WORTH_KEEPING;
-            real.setAttribute(name, value);
+            changed(Change.WORTH_KEEPING).setAttribute(name, value);
         }
 
         @Override
         public void removeAttribute(String name) {
-            change = Change.WORTH_KEEPING;
-            real.removeAttribute(name);
+            changed(Change.WORTH_KEEPING).removeAttribute(name);
         }
 
         @Override
         public Instant getCreationTime() {
-            return real.getCreationTime();
-        }
-
-        @Override
-        public Instant getLastAccessedTime() {
-            return real.getLastAccessedTime();
+            return seen().getCreationTime();
         }
 
         @Override
         public void setMaxInactiveInterval(Duration interval) {
-            change = Change.WORTH_KEEPING;
-            real.setMaxInactiveInterval(interval);
+            changed(Change.WORTH_KEEPING).setMaxInactiveInterval(interval);
         }
 
         @Override
         public Duration getMaxInactiveInterval() {
-            return real.getMaxInactiveInterval();
+            return seen().getMaxInactiveInterval();
+        }
+
+        @Override
+        public Instant getLastAccessedTime() {
+            return seen().getLastAccessedTime();
         }
 
         @Override
         public boolean isExpired() {
-            return real.isExpired();
+            return seen().isExpired();
         }
     }
 }
