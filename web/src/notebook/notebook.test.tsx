@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { expect, test, vi } from 'vitest';
+import { afterEach, expect, test, vi } from 'vitest';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Mishap } from '../shell/Mishap';
 import { workOut, Worktable, type ColumnSpec } from '../core';
@@ -16,6 +16,17 @@ import { columns, show, table } from './fixture';
 import { onAPage } from '../ui/page.fixture';
 
 onAPage();
+
+const open: Journal[] = [];
+
+/** A journal that sends nothing any more once its test is over. */
+function journalOf(work: string) {
+  const journal = new Journal(work, {});
+  open.push(journal);
+  return journal;
+}
+
+afterEach(() => open.splice(0).forEach((j) => j.close()));
 
 test('an empty row waits below and becomes real with its first character', () => {
   const calls = show(table(['Tern', '42.0', '26,01']));
@@ -77,7 +88,7 @@ test('a new column tells its unit, and its trouble, while it is typed', () => {
 });
 
 test('each change can be taken back and done again, typing in a cell as one', async () => {
-  const journal = new Journal('w-undo', {});
+  const journal = journalOf('w-undo');
   const start: ColumnSpec[] = columns.slice(1, 3);
   const seen: { edits?: ReturnType<typeof useEdits> } = {};
   function Harness() {
@@ -117,7 +128,7 @@ test('each change can be taken back and done again, typing in a cell as one', as
 });
 
 test('a new row never wears the cells of a deleted one', () => {
-  const journal = new Journal('w-rows', {});
+  const journal = journalOf('w-rows');
   const seen: { edits?: ReturnType<typeof useEdits> } = {};
   function Harness() {
     seen.edits = useEdits(journal, 't', columns.slice(1, 3));
@@ -133,7 +144,7 @@ test('a new row never wears the cells of a deleted one', () => {
     [3, ''],
   ]);
   // Rows of another tab have other ids, though both count from the same.
-  const other = new Journal('w-rows', {});
+  const other = journalOf('w-rows');
   const elsewhere = tableOf(other.all(), { id: 't', columns: columns.slice(1, 3) }, other.writer);
   expect(nextRow(elsewhere)).not.toBe(now().rows[0].id);
 });

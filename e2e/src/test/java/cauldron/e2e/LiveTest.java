@@ -10,9 +10,11 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 
 /** A teacher and three students at once: one is stuck, one is fast, one is without a network for a while. */
+@Order(1)
 class LiveTest {
 
     private String assignment;
