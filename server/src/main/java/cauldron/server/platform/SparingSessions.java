@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Primary;
@@ -37,8 +38,11 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
 
     private final SessionOfRequest request;
 
-    /** As they were read: many requests look at one, none changes it. Nothing is added for an id while it is taken out. */
-    private final Cache<String, MapSession> known;
+    /**
+     * As they were read: many requests look at one, none changes it. One that has just changed or ended stands here empty,
+     * so that what a slower request read before can't be taken for it.
+     */
+    private final Cache<String, Optional<MapSession>> known;
 
     @Autowired
     SparingSessions(JdbcIndexedSessionRepository sessions, SessionOfRequest request) {
@@ -79,7 +83,7 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
             }
         }
         if (session.change != Change.NONE) {
-            known.invalidateAll(session.ids());
+            session.ids().forEach(this::forget);
         }
         session.change = Change.NONE;
         request.saved(session);
@@ -91,20 +95,31 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
         if (saved != null) {
             return saved;
         }
-        MapSession found = known.get(id, this::read);
-        return found == null || found.isExpired() ? null : new Sparing(found, null, Change.NONE);
+        Optional<MapSession> there = known.getIfPresent(id);
+        if (there != null && there.isPresent()) {
+            return there.get().isExpired() ? null : new Sparing(there.get(), null, Change.NONE);
+        }
+        // Not within the cache: where the database is away, those who wait would wait for one another.
+        Session found = kept.in().findById(id);
+        if (found == null) {
+            return null;
+        }
+        MapSession read = new MapSession(found);
+        if (there == null) {
+            known.asMap().putIfAbsent(id, Optional.of(read));
+        }
+        return new Sparing(read, null, Change.NONE);
     }
 
-    private MapSession read(String id) {
-        Session found = kept.in().findById(id);
-        return found == null ? null : new MapSession(found);
+    private void forget(String id) {
+        known.put(id, Optional.empty());
     }
 
     @Override
     public void deleteById(String id) {
         request.forget();
         kept.in().deleteById(id);
-        known.invalidate(id);
+        forget(id);
     }
 
     @Override
@@ -141,7 +156,7 @@ class SparingSessions implements FindByIndexNameSessionRepository<SparingSession
             }
             if (real == null) {
                 // It has ended meanwhile: whatever this request still does to it is lost with it.
-                known.invalidate(seen.getId());
+                forget(seen.getId());
                 return new MapSession(seen);
             }
             change = how.compareTo(change) > 0 ? how : change;

@@ -23,6 +23,8 @@ class SparingSessionsTest {
         private int found;
         private boolean away;
         private boolean gone;
+        /** What another request does while this one reads. */
+        private Runnable meanwhile = () -> { };
 
         @Override
         public MapSession createSession() {
@@ -40,7 +42,9 @@ class SparingSessionsTest {
         @Override
         public MapSession findById(String id) {
             found++;
-            return gone ? null : session;
+            MapSession read = gone ? null : session;
+            meanwhile.run();
+            return read;
         }
 
         @Override
@@ -126,6 +130,16 @@ class SparingSessionsTest {
         assertThat(sessions.findById("of-una")).isNotNull();
         store.gone = true;
         later(4);
+        assertThat(sessions.findById("of-una")).isNull();
+    }
+
+    @Test
+    void whatWasReadBeforeASessionEndedIsNotTakenForItAfterwards() {
+        store.meanwhile = () -> {
+            store.meanwhile = () -> { };
+            sessions.deleteById("of-una");
+        };
+        assertThat(sessions.findById("of-una")).as("it was still there").isNotNull();
         assertThat(sessions.findById("of-una")).isNull();
     }
 
