@@ -78,8 +78,9 @@ class Screenshots {
             show(page, "Graph", "Energy along the rail");
             new BenchHands(page).runTo("a time", "4.25");
             shoot(page, "bench");
-            Chrome.button(page, "Projector").click();
+            // First the size: the projector takes the whole screen, which can't be resized.
             page.setViewportSize(1024, 768);
+            Chrome.button(page, "Projector").click();
             shoot(page, "projector");
         }
     }
