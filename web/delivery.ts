@@ -20,7 +20,8 @@ export function packed(): Plugin {
   let out = '';
   return {
     name: 'packed',
-    apply: 'build',
+    // Pages that only a test opens aren't sent far.
+    apply: (_, { command, mode }) => command === 'build' && mode === 'production',
     configResolved: (config) => {
       out = join(config.root, config.build.outDir, config.build.assetsDir);
     },

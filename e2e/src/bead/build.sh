@@ -12,5 +12,5 @@ cp -r target/bead/generated/. "$web/src/core/generated/"
 mkdir -p "$web/src/scenes/bead"
 cp src/bead/scene/scene.tsx "$web/src/scenes/bead/"
 cd "$web"
-node_modules/.bin/tsc --noEmit
-node_modules/.bin/vite build --logLevel warn
+node node_modules/typescript-checker/bin/tsc --noEmit
+node_modules/.bin/vite build --mode bead --logLevel warn
