@@ -21,7 +21,7 @@ class FitSearchTest {
 
     private static final int SETS = 300;
     /** Searched for without starts, each takes some hundred times as long: all 300 with {@code -Dcauldron.own.sets=300}. */
-    private static final int OWN_SETS = Integer.getInteger("cauldron.own.sets", 30);
+    private static final int OWN_SETS = Integer.getInteger("cauldron.own.sets", 20);
 
     /**
      * Sets of a kind: what is searched for, its true values, and the points.

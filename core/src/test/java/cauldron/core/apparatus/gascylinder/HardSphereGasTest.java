@@ -173,7 +173,7 @@ class HardSphereGasTest {
             box.forPairHits(20_000);
             double impulse = box.gas.impulse;
             double from = box.time;
-            box.forPairHits(600_000);
+            box.forPairHits(300_000);
             double p = (box.gas.impulse - impulse) / (box.time - from);
             double volume = box.gas.volume(box.time);
             double eta = n * Math.PI / 6 * Math.pow(2 * box.m.radius[0], 3) / volume;
@@ -222,11 +222,11 @@ class HardSphereGasTest {
         box.fill(0, 1000, 150);
         box.fill(1, 1000, 600);
         assertThat(box.meanEnergy(1) / box.meanEnergy(0)).isGreaterThan(3.5);
-        box.forPairHits(100_000);
+        box.forPairHits(40_000);
         double ratio = 0;
         int n = 40;
         for (int i = 0; i < n; i++) {
-            box.forPairHits(box.gas.pairHits + 3000);
+            box.forPairHits(box.gas.pairHits + 2000);
             ratio += box.meanEnergy(1) / box.meanEnergy(0) / n;
         }
         assertThat(ratio).isCloseTo(1, within(0.02));
