@@ -20,6 +20,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.web.servlet.DispatcherServlet;
 import tools.jackson.databind.JsonNode;
 
 /** The journal and what hangs on it: once, in order, sealed, handed in. */
@@ -63,6 +64,15 @@ class JournalTest {
     private void seal() {
         send(entry(UUID.randomUUID(), "expect", "answer", Map.of("choice", 1)),
                 entry(UUID.randomUUID(), "expect", "seal", Map.of("sealed", true)));
+    }
+
+    @Test
+    void theJournalsAddressIsTriedFirstAndWhatIsAskedOfItWronglyIsStillAnswered() {
+        assertThat(ServerExtension.bean(DispatcherServlet.class).getHandlerMappings().get(0).getClass().getSimpleName())
+                .isEqualTo("EntryRoute");
+        assertThat(student.put(work + "/entries", Map.of()).statusCode()).isEqualTo(405);
+        assertThat(student.post("/api/works/nobodys/entries", Map.of("entries", List.of())).statusCode()).isEqualTo(400);
+        assertThat(student.get(work + "/entries").statusCode()).as("neither writer nor seen").isEqualTo(400);
     }
 
     @Test

@@ -44,6 +44,8 @@ class SecurityConfiguration {
                 .authorizeHttpRequests(r -> r
                         // What a stream writes after its request was let in.
                         .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR).permitAll()
+                        // Rules are tried one after the other; nearly all that is sent is a student's work.
+                        .requestMatchers("/api/works/**").authenticated()
                         .requestMatchers("/api/session", "/api/join", "/api/me", "/api/enter", "/api/enter/look",
                                 "/api/openapi.json", "/health").permitAll()
                         .requestMatchers("/api/admin/**").hasRole("ADMINISTRATOR")
