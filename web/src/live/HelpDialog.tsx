@@ -1,7 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
-import { Button, Dialog, inputClass, Trouble } from '../ui';
+import { Button, Dialog, Trouble } from '../ui';
+import { LongText } from '../ui/LongText';
 import type { Sheet } from '../core';
 
 /** Asks the teacher for help, about the part one is in, one of its questions, or what was read off last. */
@@ -67,12 +68,7 @@ export function HelpDialog({
         </fieldset>
         <label className="flex flex-col gap-1 font-semibold">
           In your words, if you like
-          <textarea
-            className={`${inputClass} min-h-16 py-1.5 font-normal`}
-            value={words}
-            maxLength={300}
-            onChange={(e) => setWords(e.target.value)}
-          />
+          <LongText className="min-h-16 py-1.5 font-normal" value={words} maxLength={300} onChange={setWords} />
         </label>
         <p className="text-fine text-soft">Only your teacher sees it. Go on with something else meanwhile.</p>
         <Trouble error={send.error} />

@@ -1,7 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
-import { Button, Dialog, inputClass, Trouble } from '../ui';
+import { Button, Dialog, Trouble } from '../ui';
+import { LongText } from '../ui/LongText';
 
 /** Somebody who is written to, and what they asked. */
 export type Addressee = Pick<Schemas['LiveLine'], 'name' | 'workId' | 'call'>;
@@ -58,12 +59,12 @@ export function NoteDialog({
         {to.length > 1 && <p className="text-soft">{names.join(', ')}</p>}
         <label className="flex flex-col gap-1 font-semibold">
           Note
-          <textarea
-            className={`${inputClass} min-h-24 py-1.5 font-normal`}
+          <LongText
+            className="min-h-24 py-1.5 font-normal"
             value={words}
             maxLength={1000}
             required
-            onChange={(e) => setWords(e.target.value)}
+            onChange={setWords}
           />
         </label>
         <p className="text-fine text-soft">

@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { Button, inputClass, Trouble } from '../ui';
+import { LongText } from '../ui/LongText';
 import type { Pointed } from '../core';
 
 /** A teacher's points and comment for one block. */
@@ -69,12 +70,7 @@ export function MarkForm({
       </label>
       <label className="flex flex-col gap-1">
         Comment
-        <textarea
-          className={`${inputClass} min-h-16 py-1.5`}
-          value={comment}
-          maxLength={4000}
-          onChange={(e) => setComment(e.target.value)}
-        />
+        <LongText className="min-h-16 py-1.5" value={comment} maxLength={4000} onChange={setComment} />
       </label>
       {(mark ?? block.type !== 'explanation') && (
         <label className="flex flex-col gap-1 text-fine">

@@ -2,7 +2,8 @@ import { useMutation } from '@tanstack/react-query';
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
-import { Button, Dialog, inputClass, Trouble } from '../ui';
+import { Button, Dialog, Trouble } from '../ui';
+import { LongText } from '../ui/LongText';
 
 /** Gives a work back to its student, who then hands it in again. */
 export function Reopen({ work, onDone }: { work: string; onDone: () => void }) {
@@ -30,12 +31,7 @@ export function Reopen({ work, onDone }: { work: string; onDone: () => void }) {
           </p>
           <label className="flex flex-col gap-1 font-semibold">
             What to do again
-            <textarea
-              className={`${inputClass} min-h-20 py-1.5 font-normal`}
-              value={words}
-              maxLength={1000}
-              onChange={(e) => setWords(e.target.value)}
-            />
+            <LongText className="min-h-20 py-1.5 font-normal" value={words} maxLength={1000} onChange={setWords} />
           </label>
           <Trouble error={reopen.error} />
           <div className="flex justify-end gap-2">

@@ -13,7 +13,7 @@ export type Keeping =
   | { state: 'kept'; at: Date | null }
   | { state: 'sending' }
   | { state: 'device'; waiting: number }
-  | { state: 'trouble'; waiting: number; reason: string };
+  | { state: 'trouble'; waiting: number; reason: string; signedOut?: boolean };
 
 /** What another tab or device wrote into a place that was also written here, unseen by each other. */
 export interface Overlap {
@@ -310,7 +310,12 @@ export class Journal {
       } catch (e) {
         if (this.wake.signal.aborted) continue;
         this.apart = false;
-        this.set({ state: 'trouble', waiting: waiting.length, reason: e instanceof Error ? e.message : String(e) });
+        this.set({
+          state: 'trouble',
+          waiting: waiting.length,
+          reason: e instanceof Error ? e.message : String(e),
+          signedOut: e instanceof Problem && e.status === 401,
+        });
         return;
       }
     }

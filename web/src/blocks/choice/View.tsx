@@ -1,5 +1,6 @@
 import { notesOf } from '../../notebook/notes';
-import { Button, inputClass } from '../../ui';
+import { Button } from '../../ui';
+import { LongText } from '../../ui/LongText';
 import { AfterCheck } from '../kind/Checked';
 import type { ViewProps } from '../kind/kind';
 import { Points } from '../kind/Marked';
@@ -46,12 +47,12 @@ export default function Choice({ block, context }: ViewProps<'choice'>) {
         {block.reasonPrompt && (
           <label className="flex flex-col gap-1">
             <span className="font-semibold">{block.reasonPrompt}</span>
-            <textarea
-              className={`${inputClass} min-h-20 py-2`}
+            <LongText
+              className="min-h-20 py-2"
               value={answer.reason ?? ''}
               readOnly={readOnly}
               maxLength={4000}
-              onChange={(e) => notes.write('answer', { ...answer, reason: e.target.value })}
+              onChange={(reason) => notes.write('answer', { ...answer, reason })}
             />
           </label>
         )}

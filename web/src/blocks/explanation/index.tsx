@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { countWords } from '../../core';
 import { notesOf } from '../../notebook/notes';
-import { inputClass } from '../../ui';
+import { LongText } from '../../ui/LongText';
 import type { BlockKind, ViewProps } from '../kind/kind';
 import { MarkNote, Points } from '../kind/Marked';
 
@@ -20,12 +20,12 @@ function Explanation({ block, context }: ViewProps<'explanation'>) {
         <span className="font-bold">
           {block.prompt} <Points of={block.points} />
         </span>
-        <textarea
-          className={`${inputClass} min-h-48 py-2`}
+        <LongText
+          className="min-h-48 py-2"
           value={text}
           readOnly={readOnly}
           maxLength={8000}
-          onChange={(e) => notes.write('answer', { text: e.target.value })}
+          onChange={(text) => notes.write('answer', { text })}
         />
       </label>
       <p className={`text-fine ${words >= block.words ? 'text-verdigris' : 'text-soft'}`}>

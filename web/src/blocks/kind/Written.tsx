@@ -1,4 +1,4 @@
-import { inputClass } from '../../ui';
+import { LongText } from '../../ui/LongText';
 
 /** Something written in words, which nobody marks. */
 export function Written({
@@ -15,13 +15,7 @@ export function Written({
   return (
     <label className="flex flex-col gap-2">
       <span className="font-semibold">{prompt}</span>
-      <textarea
-        className={`${inputClass} min-h-24 py-2`}
-        value={text}
-        readOnly={readOnly}
-        maxLength={8000}
-        onChange={(e) => onChange(e.target.value)}
-      />
+      <LongText className="min-h-24 py-2" value={text} readOnly={readOnly} maxLength={8000} onChange={onChange} />
     </label>
   );
 }

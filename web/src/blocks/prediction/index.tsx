@@ -2,7 +2,8 @@ import { Lock } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import type { Expected } from '../../core';
 import { notesOf } from '../../notebook/notes';
-import { Button, inputClass } from '../../ui';
+import { Button } from '../../ui';
+import { LongText } from '../../ui/LongText';
 import type { BlockKind, ViewProps } from '../kind/kind';
 
 const pad = () => import('../../graph/SketchPad').then((m) => ({ default: m.SketchPad }));
@@ -53,12 +54,12 @@ function Prediction({ block, context }: ViewProps<'prediction'>) {
       )}
       <label className="mt-3 flex flex-col gap-1">
         {block.reasonPrompt}
-        <textarea
-          className={`${inputClass} min-h-16 py-1.5`}
+        <LongText
+          className="min-h-16 py-1.5"
           value={answer.reason ?? ''}
           readOnly={fixed}
           maxLength={1000}
-          onChange={(e) => write({ reason: e.target.value })}
+          onChange={(reason) => write({ reason })}
         />
       </label>
       {sealed ? (

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import type { Block, BlockOf } from '../../core';
 import { Button, inputClass, Trouble } from '../../ui';
+import { LongText } from '../../ui/LongText';
 import { useDrafts, type Typed } from './drafts';
 import { markOf, pointsOf, type Item } from './items';
 import { isTyping } from './keys';
@@ -112,12 +113,12 @@ export function Judging({ assignment, view, item, checked, onNext }: Props) {
       </label>
       <label className="flex flex-col gap-1 font-semibold">
         Comment
-        <textarea
+        <LongText
           ref={words}
-          className={`${inputClass} min-h-20 py-1.5 font-normal`}
+          className="min-h-20 py-1.5 font-normal"
           value={comment}
           maxLength={4000}
-          onChange={(e) => type({ ...typed, comment: e.target.value })}
+          onChange={(comment) => type({ ...typed, comment })}
           onBlur={() => keep()}
           onKeyDown={(e) => {
             if (e.key === 'Escape') e.currentTarget.blur();

@@ -6,6 +6,8 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 
@@ -73,6 +75,27 @@ class LossTest {
             context.unroute("**/entries");
             assertThat(keeping(page)).hasAttribute("data-keeping", "kept",
                     new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
+        }
+    }
+
+    @Test
+    void whoeverIsSignedOutMeanwhileIsToldSignsInAndGoesOn() {
+        try (BrowserContext context = Chrome.context(1280, 800)) {
+            Page page = Chrome.signIn(context, "kofi.strand");
+            openExplanation(page);
+            Locator text = page.getByLabel("The keeper wants the new pendulum");
+            String before = text.inputValue();
+            context.clearCookies();
+            text.fill(before + "Typed after the session had ended.");
+            assertThat(keeping(page)).hasText("You are signed out. Sign in to go on. 1 entry is safe on this device.");
+            Locator parts = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the lab"));
+            Assertions.assertThat((boolean) parts.evaluate("n => n.scrollWidth <= n.clientWidth")).as("all parts are seen").isTrue();
+            Chrome.link(page, "Sign in").click();
+            page.getByLabel("User name").fill("kofi.strand");
+            page.getByLabel("Secret").fill(Chrome.SECRET);
+            Chrome.button(page, "Sign in").click();
+            assertThat(keeping(page)).hasAttribute("data-keeping", "kept");
+            assertThat(text).hasValue(before + "Typed after the session had ended.");
         }
     }
 }

@@ -114,6 +114,11 @@ class LimitsTest {
             assertThat(answer.statusCode()).as(answer.uri() + answer.body()).isBetween(400, 499);
         }
         // One of each kind is looked at for its words; whoever may not come in gets none.
+        for (int torn : new int[] {2, 3}) {
+            assertThat(Visitor.read(answers.get(torn)).get("field").asString()).isEqualTo("name");
+            assertThat(Visitor.read(answers.get(torn)).get("detail").asString()).contains("such as half of an emoji");
+        }
+        assertThat(Visitor.read(answers.get(8)).get("detail").asString()).isEqualTo("What was sent as “classId” can't be read.");
         assertThat(Visitor.read(answers.get(4)).get("detail").asString()).isEqualTo("Name of the class: type at least one letter or digit.");
         assertThat(Visitor.read(answers.get(7)).get("detail").asString()).isEqualTo("Name of the class: at most 60 characters.");
     }

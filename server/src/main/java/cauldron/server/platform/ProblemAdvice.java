@@ -1,5 +1,6 @@
 package cauldron.server.platform;
 
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -20,12 +21,16 @@ import org.springframework.web.method.annotation.HandlerMethodValidationExceptio
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidFormatException;
 
 /** Turns what goes wrong into problem details; a failed validation names its field and what it allows. */
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+    private static final int LONGEST_NAME = 60;
 
     @Override
     protected ResponseEntity<Object> handleMethodArgumentNotValid(MethodArgumentNotValidException e,
@@ -49,6 +54,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         BodyLimits.TooLarge large = BodyLimits.of(e);
         if (large != null) {
             return answer(Problems.tooLarge(BodyLimits.words(large.most())));
+        }
+        if (e.getCause() instanceof DatabindException odd) {
+            String field = odd.getPath().stream().map(JacksonException.Reference::getPropertyName).filter(Objects::nonNull)
+                    .reduce("", (before, name) -> name);
+            if (odd instanceof InvalidFormatException text && text.getTargetType() == String.class) {
+                return answer(Problems.invalid(field, "There is a character in this that no text can hold, such as half of"
+                        + " an emoji. Take it out and send the rest again."));
+            }
+            if (!field.isEmpty() && field.length() <= LONGEST_NAME) {
+                return answer(Problems.invalid(field, "What was sent as “" + field + "” can't be read."));
+            }
         }
         return answer(Problems.invalid("", "What was sent can't be read: it must be JSON in the form that this address"
                 + " takes."));

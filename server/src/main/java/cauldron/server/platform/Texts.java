@@ -30,7 +30,7 @@ public class Texts {
         public String deserialize(JsonParser parser, DeserializationContext context) {
             String text = super.deserialize(parser, context);
             if (text != null && !Oddities.isClean(text)) {
-                context.reportInputMismatch(String.class, "a text holds a character that no text can have");
+                throw context.weirdStringException(text, String.class, "a character that no text can have");
             }
             return text;
         }
