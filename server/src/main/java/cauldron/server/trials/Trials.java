@@ -12,8 +12,6 @@ import cauldron.core.sheet.TableJudgements;
 import cauldron.server.assignments.Assignments;
 import cauldron.server.platform.Person;
 import cauldron.server.platform.Problems;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.ArrayList;
@@ -37,11 +35,7 @@ public class Trials {
     /** The most trials for one block, so that nobody fills the database by accident. */
     private static final int MOST = 200;
 
-    /** In numbers of 16 bits: about 60 MB. */
-    private static final long FILMS_KEPT = 30_000_000;
-
-    private final Cache<String, Film> films = Caffeine.newBuilder().maximumWeight(FILMS_KEPT)
-            .weigher((String key, Film film) -> film.body().length).build();
+    private final Cameras cameras = new Cameras(Runtime.getRuntime().availableProcessors());
     private final TrialRepository trials;
     private final Assignments assignments;
     private final Clock clock;
@@ -108,8 +102,8 @@ public class Trials {
         }
         String through = view.isEmpty() ? plan.views().get(0) : view;
         try {
-            return films.get(trialId + " " + through,
-                    key -> Inventory.shoot(trial.recipe(), through, plan.rate(), plan.seconds()));
+            return cameras.film(trialId + " " + through,
+                    () -> Inventory.shoot(trial.recipe(), through, plan.rate(), plan.seconds()));
         } catch (OtherModelException e) {
             throw Problems.gone("other-model", e.getMessage());
         }
