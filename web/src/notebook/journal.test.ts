@@ -14,7 +14,7 @@ interface Sent {
 let work = 0;
 let server: Map<string, Sent>;
 let tries: number;
-let network: 'up' | 'down' | 'answer lost' | 'refusing';
+let network: 'up' | 'down' | 'answer lost' | 'refusing' | 'signed out';
 let news: { block: string; slot: string; value: object }[];
 let verdict: (e: Sent) => { kept: boolean; taken: boolean; reason?: string };
 let journal: Journal;
@@ -31,6 +31,7 @@ beforeEach(async () => {
     if (network === 'down') throw new TypeError('no network');
     if (request.method === 'GET') return Response.json({ outcomes: [], seen: 9, news });
     const { entries } = (await request.json()) as { entries: Sent[] };
+    if (network === 'signed out') return Response.json({}, { status: 401 });
     if (network === 'refusing') return Response.json({ detail: 'handed in' }, { status: 409 });
     entries.forEach((e) => {
       if (!server.has(e.id) && verdict(e).kept) server.set(e.id, e);
@@ -139,7 +140,16 @@ test('an entry whose answer was lost goes again under the same id', async () => 
 test('a refusal is trouble, and nothing is thrown away', async () => {
   network = 'refusing';
   journal.write('why', 'answer', { text: 'a' });
-  await until(() => expect(journal.kept()).toEqual({ state: 'trouble', waiting: 1, reason: 'handed in' }));
+  await until(() =>
+    expect(journal.kept()).toMatchObject({ state: 'trouble', waiting: 1, reason: 'handed in', signedOut: false }),
+  );
+  expect(await outbox.of(journal.work)).toHaveLength(1);
+});
+
+test('who is signed out is told so, and nothing is thrown away', async () => {
+  network = 'signed out';
+  journal.write('why', 'answer', { text: 'a' });
+  await until(() => expect(journal.kept()).toMatchObject({ state: 'trouble', waiting: 1, signedOut: true }));
   expect(await outbox.of(journal.work)).toHaveLength(1);
 });
 

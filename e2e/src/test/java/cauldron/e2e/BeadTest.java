@@ -39,7 +39,7 @@ class BeadTest {
     @Test
     void aNewApparatusNeedsNothingElse() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            context.route(App.address() + "/**", BeadTest::fromThePagesWithIt);
+            Chrome.answering(context, App.address() + "/**", BeadTest::fromThePagesWithIt);
             Page page = Chrome.signedIn(context, "ines");
             BenchHands hands = new BenchHands(page);
             hands.open("bead");

@@ -7,12 +7,15 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 
 /** Debian's Chromium, started once for each thread; every test gets a context of its own. */
@@ -56,6 +59,20 @@ final class Chrome {
             throw new AssertionError("The page failed: " + error.error());
         });
         return context;
+    }
+
+    /**
+     * Answers what a context's pages ask for. A page that was left, or is closed at a test's end, may still have asked: an
+     * error about that would break out of whatever the same thread does next, in another test, too.
+     */
+    static void answering(BrowserContext context, String what, Consumer<Route> how) {
+        context.route(what, route -> {
+            try {
+                how.accept(route);
+            } catch (PlaywrightException gone) {
+                // Who waits for this answer after all fails at its own time limit.
+            }
+        });
     }
 
     /** Signed in and at home. */

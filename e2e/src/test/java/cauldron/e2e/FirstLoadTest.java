@@ -123,7 +123,7 @@ class FirstLoadTest {
     void aDrawingThatCantBeFetchedIsToldAndNotAskedForAgainAndAgain() {
         AtomicInteger asked = new AtomicInteger();
         atWork((fresh, work) -> {
-            fresh.route("**/assets/scene-*", route -> {
+            Chrome.answering(fresh, "**/assets/scene-*", route -> {
                 asked.incrementAndGet();
                 route.abort();
             });

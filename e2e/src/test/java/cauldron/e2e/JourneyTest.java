@@ -48,7 +48,7 @@ class JourneyTest {
             Page teacher = Chrome.signIn(atDesk, "ines");
             String code = teacherGivesTheLab(teacher);
 
-            atHome.route("**/*", route -> {
+            Chrome.answering(atHome, "**/*", route -> {
                 String url = route.request().url();
                 if (url.contains("/live")) {
                     // A stream never ends; what it tells is read on a way that does.

@@ -67,7 +67,7 @@ class LossTest {
             text.fill("");
             assertThat(keeping(page)).hasAttribute("data-keeping", "kept");
             // The server can't be written to, but can be read: the page can be opened again meanwhile.
-            context.route("**/entries", route -> route.abort());
+            Chrome.answering(context, "**/entries", route -> route.abort());
             text.pressSequentially("Before the lid was closed.");
             assertThat(keeping(page)).hasAttribute("data-keeping", "device");
             page.reload();

@@ -24,7 +24,7 @@ class ReplayTest {
 
     /** An empty page that has both halves of the compiled core as {@code window.core}. */
     static Page pageWithCore(BrowserContext context) {
-        context.route("http://core.test/**", route -> route.fulfill(route.request().url().endsWith(".js")
+        Chrome.answering(context, "http://core.test/**", route -> route.fulfill(route.request().url().endsWith(".js")
                 ? new Route.FulfillOptions().setPath(CORE.resolve(route.request().url().substring("http://core.test/".length()))).setContentType("text/javascript")
                 : new Route.FulfillOptions().setBody("<!doctype html>").setContentType("text/html")));
         Page page = context.newPage();
