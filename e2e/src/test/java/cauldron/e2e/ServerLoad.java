@@ -21,7 +21,7 @@ final class ServerLoad {
     private static final int TEACHERS = 40;
     private static final int A_CLASS = 30;
     private static final int SECONDS = 10;
-    private static final int MOST_WARM_UPS = 5;
+    private static final int MOST_WARM_UPS = 4;
     private static final double UNHURRIED_MILLIS = 50;
     private static final int SENDERS = 300;
 
