@@ -23,17 +23,19 @@ class LossTest {
         return page.locator("[data-keeping]");
     }
 
-    private static void openExplanation(Page page) {
+    /** Signs in and opens what is to be explained; where it is written. */
+    private static Locator explanation(BrowserContext context, String student) {
+        Page page = Chrome.signIn(context, student);
         Chrome.inItem(page, "The lamp keeper's clock", "Go on");
         Chrome.button(page, "Explain").click();
+        return page.getByLabel("The keeper wants the new pendulum");
     }
 
     @Test
     void everyCharacterIsThereOnceAfterNetworkAndServerWereGone() throws Exception {
         try (BrowserContext first = Chrome.context(1280, 800); BrowserContext second = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(first, "farid.kemp");
-            openExplanation(page);
-            Locator text = page.getByLabel("The keeper wants the new pendulum");
+            Locator text = explanation(first, "farid.kemp");
+            Page page = text.page();
             text.fill("");
             text.pressSequentially(FIRST);
             assertThat(keeping(page)).hasAttribute("data-keeping", "kept");
@@ -51,19 +53,15 @@ class LossTest {
                     new LocatorAssertions.HasAttributeOptions().setTimeout(30_000));
             assertThat(text).hasValue(FIRST + OFFLINE + SERVERLESS);
 
-            Page other = Chrome.signIn(second, "farid.kemp");
-            openExplanation(other);
-            assertThat(other.getByLabel("The keeper wants the new pendulum"))
-                    .hasValue(FIRST + OFFLINE + SERVERLESS);
+            assertThat(explanation(second, "farid.kemp")).hasValue(FIRST + OFFLINE + SERVERLESS);
         }
     }
 
     @Test
     void whatWaitsOnTheDeviceOutlivesThePage() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "kofi.strand");
-            openExplanation(page);
-            Locator text = page.getByLabel("The keeper wants the new pendulum");
+            Locator text = explanation(context, "kofi.strand");
+            Page page = text.page();
             text.fill("");
             assertThat(keeping(page)).hasAttribute("data-keeping", "kept");
             // The server can't be written to, but can be read: the page can be opened again meanwhile.
@@ -81,9 +79,8 @@ class LossTest {
     @Test
     void whoeverIsSignedOutMeanwhileIsToldSignsInAndGoesOn() {
         try (BrowserContext context = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "kofi.strand");
-            openExplanation(page);
-            Locator text = page.getByLabel("The keeper wants the new pendulum");
+            Locator text = explanation(context, "kofi.strand");
+            Page page = text.page();
             String before = text.inputValue();
             context.clearCookies();
             text.fill(before + "Typed after the session had ended.");

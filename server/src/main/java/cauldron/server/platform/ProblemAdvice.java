@@ -56,13 +56,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             return answer(Problems.tooLarge(BodyLimits.words(large.most())));
         }
         if (e.getCause() instanceof DatabindException odd) {
+            // The innermost name; one as long as this is none of ours.
             String field = odd.getPath().stream().map(JacksonException.Reference::getPropertyName).filter(Objects::nonNull)
-                    .reduce("", (before, name) -> name);
+                    .reduce("", (before, name) -> name.length() <= LONGEST_NAME ? name : before);
             if (odd instanceof InvalidFormatException text && text.getTargetType() == String.class) {
                 return answer(Problems.invalid(field, "There is a character in this that no text can hold, such as half of"
                         + " an emoji. Take it out and send the rest again."));
             }
-            if (!field.isEmpty() && field.length() <= LONGEST_NAME) {
+            if (!field.isEmpty()) {
                 return answer(Problems.invalid(field, "What was sent as “" + field + "” can't be read."));
             }
         }
