@@ -1,5 +1,7 @@
 package cauldron.core.apparatus;
 
+import java.util.function.BooleanSupplier;
+
 /**
  * Watches for an instant between the steps of an {@link OdeExperiment}: where a function of time and state changes its
  * sign. It stands beside the law, not in it; what happens then it is told once.
@@ -30,6 +32,8 @@ public final class Detector {
     private double level;
     private Way way = Way.EITHER;
     private Happening happening = (rising, t, y, sink) -> { };
+    private BooleanSupplier watching = () -> true;
+    private boolean already;
 
     Detector(String name, Watched watched) {
         this.name = name;
@@ -56,6 +60,21 @@ public final class Detector {
         return this;
     }
 
+    /**
+     * Watches only while something holds. When that begins, the side on which the function then stands is taken as it is;
+     * a function that merely takes another's place hasn't changed its sign.
+     */
+    public Detector only(BooleanSupplier whileItHolds) {
+        watching = whileItHolds;
+        return this;
+    }
+
+    /** What begins beyond the value has passed it at time 0. */
+    public Detector orFromTheStart() {
+        already = true;
+        return this;
+    }
+
     /** What happens then. */
     public Detector then(Happening what) {
         happening = what;
@@ -64,6 +83,15 @@ public final class Detector {
 
     double value(double t, double[] y) {
         return watched.at(t, y) - level;
+    }
+
+    boolean isWatched() {
+        return watching.getAsBoolean();
+    }
+
+    /** Whether it counts as passed where it begins on a side of zero. */
+    boolean happensAlready(double side) {
+        return already && (way == Way.UP && side > 0 || way == Way.DOWN && side < 0);
     }
 
     void passed(boolean rising, double t, double[] y, Experiment.EventSink sink) {

@@ -24,8 +24,10 @@ public abstract class OdeExperiment extends Experiment {
     private static final int STEPS_BETWEEN_LOOKS = 5;
     private static final double TIME_ACCURACY = 1e-14;
     private static final int MAX_EVALUATIONS = 100;
-    /** Shortest part of a step in which a second event is looked for after one at its start. */
+    /** So small a part of a step shows on which side a function stands just after the step's start. */
     private static final double CLEAR_OF_START = 1e-6;
+    /** At one instant no more than so many times the detectors there are may happen. */
+    private static final int MOST_ROUNDS = 8;
 
     private final BrentSolver solver = new BrentSolver(TIME_ACCURACY, TIME_ACCURACY, 1e-300);
     private final List<Detector> detectors = new ArrayList<>();
@@ -42,8 +44,10 @@ public abstract class OdeExperiment extends Experiment {
     private double end;
     private double[] atEnd;
     private int eventAtEnd;
-    /** Sign of each detector's function when it was last clear of zero. */
+    /** On which side of zero each detector's function stands just after the step's start; 0 where that doesn't show. */
     private double[] signs;
+    /** Whether it is at its beginning, and what happens there hasn't happened yet. */
+    private boolean unasked;
 
     /** An experiment of an apparatus under its first settings. */
     protected OdeExperiment(Apparatus apparatus, Settings settings) {
@@ -124,16 +128,28 @@ public abstract class OdeExperiment extends Experiment {
             law(start + since, at, dy);
         };
         steps = isStiff() ? new StiffSteps(law, size) : new LutherStep(law, size);
+        unasked = true;
         startAfresh();
     }
 
     private void startAfresh() {
         start = time;
         atStart = now.clone();
+        steps.from(atStart);
         for (int i = 0; i < signs.length; i++) {
-            signs[i] = Math.signum(detectors.get(i).value(start, atStart));
+            double side = side(i);
+            signs[i] = unasked && detectors.get(i).happensAlready(side) ? -side : side;
         }
         prepareStep();
+    }
+
+    /** The side of zero on which a function stands just after the step's start; 0 where it isn't watched or doesn't show. */
+    private double side(int which) {
+        if (!detectors.get(which).isWatched()) {
+            return 0;
+        }
+        double ahead = Math.signum(value(which, CLEAR_OF_START * step(atStart)));
+        return ahead != 0 ? ahead : Math.signum(value(which, 0));
     }
 
     /** The state now. It may be written to only where something is being done to the experiment. */
@@ -171,25 +187,73 @@ public abstract class OdeExperiment extends Experiment {
 
     @Override
     public final void advanceTo(double time, EventSink sink) {
+        if (unasked) {
+            happenings(-1, sink);
+            prepareStep();
+        }
         double target = Math.min(time, over.get());
         while (target >= end) {
             System.arraycopy(atEnd, 0, atStart, 0, size);
             start = end;
             if (eventAtEnd >= 0) {
-                signs[eventAtEnd] = -signs[eventAtEnd];
-                detectors.get(eventAtEnd).passed(signs[eventAtEnd] > 0, start, atStart, sink);
+                happenings(eventAtEnd, sink);
             }
             stepped(start, atStart);
             target = Math.min(target, over.get());
-            for (int i = 0; i < signs.length; i++) {
-                if (signs[i] == 0) {
-                    signs[i] = Math.signum(detectors.get(i).value(start, atStart));
-                }
-            }
             prepareStep();
         }
         this.time = target;
         now = target == start ? atStart.clone() : part(target - start);
+    }
+
+    /**
+     * All that happens at the start of the step, at one instant: what was found there, and what that brings about. What
+     * happens may move the state and exchange functions, so that each is asked anew on which side it stands. Only the
+     * one that has just changed its sign by itself is left on its new side, where rounding may hide it.
+     */
+    private void happenings(int found, EventSink sink) {
+        unasked = false;
+        int which = found;
+        for (int left = MOST_ROUNDS * signs.length; left > 0; left--) {
+            if (which >= 0) {
+                double before = value(which, 0);
+                signs[which] = -signs[which];
+                detectors.get(which).passed(signs[which] > 0, start, atStart, sink);
+                double after = value(which, 0);
+                steps.from(atStart);
+                if (after != before || after == 0 || !detectors.get(which).isWatched()) {
+                    lookAnew(which);
+                }
+            } else {
+                steps.from(atStart);
+            }
+            which = broughtAbout(which);
+            if (which < 0) {
+                return;
+            }
+        }
+    }
+
+    /** The next one that what happened at this instant has put on its other side; -1 if none. */
+    private int broughtAbout(int happened) {
+        for (int i = 0; i < signs.length; i++) {
+            if (i == happened) {
+                continue;
+            }
+            if (signs[i] != 0 && side(i) == -signs[i]) {
+                return i;
+            }
+            lookAnew(i);
+        }
+        return -1;
+    }
+
+    /** Where a function stands; what rests at zero keeps its side. */
+    private void lookAnew(int which) {
+        double side = side(which);
+        if (side != 0 || !detectors.get(which).isWatched()) {
+            signs[which] = side;
+        }
     }
 
     private void prepareStep() {
@@ -200,13 +264,16 @@ public abstract class OdeExperiment extends Experiment {
         eventAtEnd = -1;
         double at = h;
         for (int i = 0; i < signs.length; i++) {
-            double sign = signs[i] != 0 ? signs[i] : Math.signum(value(i, CLEAR_OF_START * h));
+            if (!detectors.get(i).isWatched()) {
+                signs[i] = 0;
+                continue;
+            }
             if (signs[i] == 0) {
-                signs[i] = sign;
+                signs[i] = side(i);
             }
             double ahead = at == h ? detectors.get(i).value(start + h, atEnd) : value(i, at);
-            if (sign * ahead < 0) {
-                at = locate(i, sign, at);
+            if (signs[i] * ahead < 0) {
+                at = locate(i, signs[i], at);
                 eventAtEnd = i;
             }
         }
@@ -249,7 +316,7 @@ public abstract class OdeExperiment extends Experiment {
 
         @Override
         public int size() {
-            return 2 + 2 * size + signs.length;
+            return 3 + 2 * size + signs.length;
         }
 
         @Override
@@ -259,6 +326,7 @@ public abstract class OdeExperiment extends Experiment {
             System.arraycopy(now, 0, out, at + 2, size);
             System.arraycopy(atStart, 0, out, at + 2 + size, size);
             System.arraycopy(signs, 0, out, at + 2 + 2 * size, signs.length);
+            out[at + 2 + 2 * size + signs.length] = unasked ? 1 : 0;
         }
 
         @Override
@@ -268,6 +336,7 @@ public abstract class OdeExperiment extends Experiment {
             now = Arrays.copyOfRange(in, at + 2, at + 2 + size);
             atStart = Arrays.copyOfRange(in, at + 2 + size, at + 2 + 2 * size);
             System.arraycopy(in, at + 2 + 2 * size, signs, 0, signs.length);
+            unasked = in[at + 2 + 2 * size + signs.length] != 0;
         }
     }
 }

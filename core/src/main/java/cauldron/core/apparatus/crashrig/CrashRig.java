@@ -221,7 +221,7 @@ public final class CrashRig extends Apparatus {
 
     /** The crash rig. */
     public CrashRig() {
-        super("crash-rig", 1, "Crash rig");
+        super("crash-rig", 2, "Crash rig");
         about("A sled with a test figure meets a block or a second sled: what the front, the belt and the airbag do in a "
                 + "tenth of a second, and what it comes to.", "momentum", "impulse", "force", "energy", "engineering");
         time(0.001, 0.02, "ms");

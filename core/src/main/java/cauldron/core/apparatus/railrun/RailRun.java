@@ -22,6 +22,7 @@ import cauldron.core.apparatus.Outcome;
 import cauldron.core.apparatus.Place;
 import cauldron.core.apparatus.Placing;
 import cauldron.core.apparatus.Profile;
+import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.Scene;
 import cauldron.core.apparatus.SceneCurve;
 import cauldron.core.apparatus.SceneNumber;
@@ -123,7 +124,7 @@ public final class RailRun extends Apparatus {
 
     /** The rail run. */
     public RailRun() {
-        super("rail-run", 1, "Rail run");
+        super("rail-run", 2, "Rail run");
         about("A wagon runs on a rail of any shape: energies trade places, forces do work or none, and a little friction "
                 + "takes it all in the end.", "energy", "work", "friction", "circular motion", "forces");
         tray(Ruler.twoMetres(), LongTape.tenMetres(), Stopwatch.toHundredths(), PositionMarkers.box());
@@ -179,6 +180,12 @@ public final class RailRun extends Apparatus {
             out.put(pointAt.get(i), there ? all.get(i).si(point.x) : 0, there ? all.get(i).si(point.y) : 0);
         }
         out.put(pointCount, own ? all.size() : 0);
+    }
+
+    /** The first version had wagons run through a buffer, and creep where friction holds them; all else is the same. */
+    @Override
+    protected Recipe migrate(Recipe older) {
+        return new Recipe(older.apparatus(), 2, older.settings(), older.seed(), older.actions());
     }
 
     @Override

@@ -17,8 +17,9 @@ import cauldron.core.apparatus.Settings;
  * (H. Goldstein, Classical Mechanics, §1.3; Coulomb's friction with one coefficient, moving or not). The rail only
  * pushes: where N would turn negative the wagon leaves it and flies without air. Where it meets the rail again from the
  * side on which wagons run, it keeps the part of its velocity along the rail; the energy of the rest becomes thermal. On
- * the ground it comes to rest. At both ends stand buffers that give back all they take. A hand lifts it along the rail
- * without friction, and lets go from rest.
+ * the ground it comes to rest. At both ends stand buffers that give back all they take; where a slope brings it back to one
+ * at less than 3 cm/s it stays there, and what it had left becomes thermal, since its bounces would go on without end. A
+ * hand lifts it along the rail without friction, and lets go from rest.
  */
 final class RailRunExperiment extends OdeExperiment {
 
@@ -30,6 +31,8 @@ final class RailRunExperiment extends OdeExperiment {
     private static final int AT_REST = 2;
     private static final int ON_GROUND = 3;
     private static final double BAND = 1.3;
+    /** Slower than this, in m/s, bounces off a buffer are over: it would come up less than a twentieth of a millimetre. */
+    private static final double BARELY = 0.03;
     private static final double FLAT = 1e-12;
     /** Nearer than this it is at a joint, or the rail is level. */
     private static final double NEAR = 1e-6;
@@ -63,27 +66,32 @@ final class RailRunExperiment extends OdeExperiment {
         super(declared, settings);
         d = declared;
         rail = d.rail(settings);
-        when("joint", (t, s) -> joint(s)).crosses(0).then((rising, t, s, sink) -> pass(s));
-        when("left end", (t, s) -> onRail() ? s[u] : 1).fallsTo(0).then((rising, t, s, sink) -> bump(0, t, s, sink));
-        when("right end", (t, s) -> onRail() ? s[u] - rail.size() : -1).risesTo(0)
+        when("joint", (t, s) -> joint(s)).crosses(0).only(this::onRail).then((rising, t, s, sink) -> pass(s));
+        when("left end", u).fallsTo(0).only(this::onRail).then((rising, t, s, sink) -> bump(0, t, s, sink));
+        when("right end", u).risesTo(rail.size()).only(this::onRail)
                 .then((rising, t, s, sink) -> bump(rail.size(), t, s, sink));
+        // Where it comes down upon a stretch that doesn't bear it, it is off again at once.
         when("rail left", (t, s) -> onRail() ? normal(s) : 1).fallsTo(0).then((rising, t, s, sink) -> leave(t, s, sink));
         // Forwards or backwards: a buffer turns both, and is no turning point.
-        when("turning point", (t, s) -> onRail() ? s[v] * direction.get() : 1).fallsTo(0)
+        when("turning point", (t, s) -> s[v] * direction.get()).fallsTo(0).only(this::onRail)
                 .then((rising, t, s, sink) -> turn(t, s, sink));
-        when("level stretch", (t, s) -> onRail() ? at(s)[3] : 1).crosses(0).then((rising, t, s, sink) -> level(t, s, sink));
+        when("level stretch", (t, s) -> at(s)[3]).crosses(0).only(this::onRail)
+                .then((rising, t, s, sink) -> level(t, s, sink));
         when("reference level", (t, s) -> height(s) - level).crosses(0).then((rising, t, s, sink) ->
                 sink.event(d.levelPassed, t));
-        when("top of the flight", (t, s) -> inFlight() ? s[vy] : 1).fallsTo(0).then((rising, t, s, sink) ->
+        when("top of the flight", vy).fallsTo(0).only(this::inFlight).then((rising, t, s, sink) ->
                 sink.event(d.highest, t));
-        when("landing", (t, s) -> inFlight() ? lands.get() - t : 1).fallsTo(0).then((rising, t, s, sink) -> land(t, s, sink));
+        when("landing", (t, s) -> lands.get() - t).fallsTo(0).only(this::inFlight)
+                .then((rising, t, s, sink) -> land(t, s, sink));
         apply(settings);
         double from = rail.from(settings.si(d.start));
         piece.set(rail.pieceOf(from));
         double[] at = rail.at(from).clone();
-        begin(from, 0, at[0], at[1], 0, 0, 0, 0);
         startEnergy.set(mass * gravity * at[1]);
-        setOff(state());
+        double[] first = {from, 0, at[0], at[1], 0, 0, 0, 0};
+        // The first step is worked out as it begins, so which way it goes, or that it doesn't, is settled before.
+        setOff(first);
+        begin(first);
     }
 
     @Override
@@ -112,7 +120,7 @@ final class RailRunExperiment extends OdeExperiment {
 
     /** Changes its sign at every joint between pieces, but not at the ends. */
     private double joint(double[] s) {
-        return onRail() ? Math.sin(Math.PI * Math.max(0.5, Math.min(rail.size() - 0.5, s[u]))) : 1;
+        return Math.sin(Math.PI * Math.max(0.5, Math.min(rail.size() - 0.5, s[u])));
     }
 
     /** Over a joint the next piece rules; from a flight it may come down anywhere. */
@@ -172,9 +180,10 @@ final class RailRunExperiment extends OdeExperiment {
     /** From rest: downhill, or not at all. */
     private void setOff(double[] s) {
         double tangential = tangential(s);
-        double[] p = at(s);
         s[v] = 0;
-        phase.set(Math.abs(tangential) <= Math.max(FLAT, mu * gravity * Math.abs(p[2]) / Rail.stretch(p)) ? AT_REST : ON_RAIL);
+        boolean held = Math.abs(tangential) <= Math.max(FLAT, mu * Math.abs(normal(s)));
+        boolean buffered = tangential < 0 ? s[u] <= 0 : s[u] >= rail.size();
+        phase.set(held || buffered ? AT_REST : ON_RAIL);
         direction.set(tangential < 0 ? -1 : 1);
     }
 
@@ -186,11 +195,21 @@ final class RailRunExperiment extends OdeExperiment {
         }
     }
 
+    /** Where it would come off a buffer slower than {@link #BARELY} and be back at once, it stays there. */
     private void bump(double end, double t, double[] s, EventSink sink) {
         s[u] = end;
         s[v] = -s[v];
         direction.set(-direction.get());
         sink.event(d.bumped, t);
+        if (Math.abs(s[v]) < BARELY && tangential(s) * direction.get() < 0) {
+            double left = 0.5 * mass * s[v] * s[v];
+            s[heat] += left;
+            landingLoss.add(left);
+            setOff(s);
+            if (phase.get() == AT_REST) {
+                sink.event(d.rest, t);
+            }
+        }
     }
 
     private void leave(double t, double[] s, EventSink sink) {
@@ -305,7 +324,8 @@ final class RailRunExperiment extends OdeExperiment {
     /** Friction along the rail, forwards positive, in newtons; at rest it holds against the slope. */
     private double friction(double[] s) {
         if (phase.get() == AT_REST) {
-            return inHand() ? 0 : -mass * tangential(s);
+            double most = mass * mu * Math.abs(normal(s));
+            return inHand() ? 0 : Math.max(-most, Math.min(most, -mass * tangential(s)));
         }
         return onRail() ? -mass * mu * Math.abs(normal(s)) * direction.get() : 0;
     }

@@ -62,7 +62,7 @@ final class TwinTanksExperiment extends OdeExperiment {
         massBelow = VOLUME * Water.density(second);
         // Where the order turns, the law has a kink.
         when("order", (t, y) -> surplus(y)).crosses(0);
-        when("even", (t, y) -> Math.abs(y[above] - y[below])).fallsTo(EVEN).then((rising, t, y, sink) -> {
+        when("even", (t, y) -> Math.abs(y[above] - y[below])).fallsTo(EVEN).orFromTheStart().then((rising, t, y, sink) -> {
             if (Double.isNaN(evenAt.get())) {
                 evenAt.set(t);
                 reached.set(TwinTanks.ZERO + (massAbove * y[above] + massBelow * y[below]) / (massAbove + massBelow));
