@@ -11,6 +11,10 @@ import java.util.List;
  * The vessel is well mixed, so who meets is drawn among all; the nearest of some drawn ones is taken, so that it looks
  * like a meeting. Places are in shares of the vessel and say nothing more; each particle goes straight between its
  * walls.
+ *
+ * <p>Where both directions are fast, thousands of reactions fall into an instant that nobody could follow. Then only
+ * the numbers are followed ({@link Turmoil}), as exactly as before, and of what happened no more is shown than can be
+ * seen: the change in all, and a few meetings.
  */
 final class Particles implements Stateful {
 
@@ -18,6 +22,10 @@ final class Particles implements Stateful {
     /** So many reactions last are kept, for rings around their places. */
     private static final int RINGS = 16;
     private static final int DRAWN = 8;
+    /** More reactions than this between two points of the grid aren't followed one by one. */
+    private static final int FOLLOWED = 60;
+    /** So many meetings each way are shown of those that aren't. */
+    private static final int SHOWN = 4;
     /** Speeds in vessel's lengths a second. */
     private static final double SPEED = 0.012;
     private static final int FIELDS = 6;
@@ -37,8 +45,11 @@ final class Particles implements Stateful {
     private int many;
     private double time;
     private double next = Double.NaN;
-    private int forwards;
-    private int backwards;
+    /** How often it went each way; more than an int holds, in a long run. */
+    private double forwards;
+    private double backwards;
+    private int lastRing;
+    private final Turmoil turmoil;
 
     /** @param grain the amount in mol that a particle stands for */
     Particles(List<Reaction.Term> terms, double grain, RandomSource chance) {
@@ -46,6 +57,7 @@ final class Particles implements Stateful {
         this.grain = grain;
         this.chance = chance;
         counts = new int[terms.size()];
+        turmoil = new Turmoil(numbers, grain, chance);
         for (int i = 0; i < RINGS; i++) {
             rings[4 * i + 2] = Double.NEGATIVE_INFINITY;
         }
@@ -57,7 +69,7 @@ final class Particles implements Stateful {
     }
 
     /** How often it went forwards, and back. */
-    int went(boolean forward) {
+    double went(boolean forward) {
         return forward ? forwards : backwards;
     }
 
@@ -82,6 +94,10 @@ final class Particles implements Stateful {
         while (true) {
             double ahead = kinetics.propensity(true, counts, grain);
             double back = kinetics.propensity(false, counts, grain);
+            if ((ahead + back) * (until - time) > FOLLOWED) {
+                leap(until, kinetics);
+                return;
+            }
             if (Double.isNaN(next)) {
                 next = ahead + back > 0 ? time + chance.exponential() / (ahead + back) : Double.POSITIVE_INFINITY;
             }
@@ -93,6 +109,29 @@ final class Particles implements Stateful {
             react(chance.unit() * (ahead + back) < ahead);
             next = Double.NaN;
         }
+    }
+
+    private void leap(double until, Kinetics kinetics) {
+        turmoil.over(until - time, counts, kinetics);
+        time = until;
+        next = Double.NaN;
+        double ahead = turmoil.forwards();
+        double back = turmoil.backwards();
+        int change = (int) (ahead - back);
+        for (int i = 0; i < Math.abs(change); i++) {
+            react(change > 0);
+        }
+        for (int i = 0; i < SHOWN && i < Math.min(ahead, back); i++) {
+            boolean first = kinetics.propensity(true, counts, grain) > 0;
+            react(first);
+            react(!first);
+        }
+        forwards += ahead - Math.max(0, change) - shown(ahead, back);
+        backwards += back - Math.max(0, -change) - shown(ahead, back);
+    }
+
+    private static double shown(double ahead, double back) {
+        return Math.min(SHOWN, Math.min(ahead, back));
     }
 
     private void react(boolean forward) {
@@ -116,7 +155,8 @@ final class Particles implements Stateful {
                 born(kind, x, y);
             }
         }
-        int ring = (forwards + backwards) % RINGS;
+        int ring = lastRing;
+        lastRing = (lastRing + 1) % RINGS;
         rings[4 * ring] = x;
         rings[4 * ring + 1] = y;
         rings[4 * ring + 2] = time;
@@ -211,7 +251,7 @@ final class Particles implements Stateful {
 
     @Override
     public int size() {
-        return 5 + counts.length + rings.length + FIELDS * many;
+        return 6 + counts.length + rings.length + FIELDS * many;
     }
 
     @Override
@@ -221,7 +261,8 @@ final class Particles implements Stateful {
         out[at + 2] = next;
         out[at + 3] = forwards;
         out[at + 4] = backwards;
-        int to = at + 5;
+        out[at + 5] = lastRing;
+        int to = at + 6;
         for (int count : counts) {
             out[to++] = count;
         }
@@ -234,9 +275,10 @@ final class Particles implements Stateful {
         many = (int) in[at];
         time = in[at + 1];
         next = in[at + 2];
-        forwards = (int) in[at + 3];
-        backwards = (int) in[at + 4];
-        int from = at + 5;
+        forwards = in[at + 3];
+        backwards = in[at + 4];
+        lastRing = (int) in[at + 5];
+        int from = at + 6;
         for (int i = 0; i < counts.length; i++) {
             counts[i] = (int) in[from++];
         }
