@@ -9,7 +9,9 @@ const COILS = 9;
 const SPRING = 0.055;
 const PLATE = 0.17;
 const APART = 0.09;
-const NUT = 0.465;
+const NUT = 0.76;
+/** From the plate to the handwheel: pushed all the way in, the wheel stands clear of the nut. */
+const WHEEL = 1.1;
 const WALL = 0.2;
 
 /** The screw press from the side: buffer springs between wall and plate, force ring, screw, nut, handwheel. */
@@ -96,7 +98,7 @@ function Spring({ from, to, y, k }: { from: number; to: number; y: number; k: nu
 function Screw({ plate, nut, y, k, turns }: { plate: number; nut: number; y: number; k: number; turns: number }) {
   const ring = plate + 0.11 * k;
   const thread = ring + 0.07 * k;
-  const wheel = plate + 0.75 * k;
+  const wheel = plate + WHEEL * k;
   const phase = 2 * Math.PI * turns;
   const ridges = Array.from({ length: Math.floor((wheel - thread) / (0.02 * k)) }, (_, i) => thread + i * 0.02 * k);
   return (

@@ -56,7 +56,7 @@ public final class RunDoor {
             double from = run.time();
             stopped = run.advance(seconds, now);
             if (!stopped) {
-                stop = new StopAt.Happening(event.event(), event.count() - run.count(event.event(), from, run.time()));
+                stop = new StopAt.Happening(event.event(), event.count() - run.count(event.event(), from, run.time()), event.before());
             }
         } else {
             stopped = run.advance(seconds, now);
@@ -78,7 +78,7 @@ public final class RunDoor {
     public JSObject stopAt(JSObject condition) {
         return Trees.guarded(() -> {
             StopAt asked = StopAt.fromTree(Trees.mapFromJs(condition), run.manifest());
-            asked.checkAhead(run.time());
+            asked.checkAhead(run);
             stop = asked;
             return Tree.of();
         });

@@ -51,6 +51,10 @@ public final class Act extends Declared {
         return this;
     }
 
+    boolean isLeading() {
+        return leads;
+    }
+
     /** While a person's time counts, any key or press does it, at the instant of that input; no button offers it. */
     public Act answers() {
         stillOpen();

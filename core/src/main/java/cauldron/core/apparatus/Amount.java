@@ -61,6 +61,12 @@ public final class Amount extends Setting {
         return this;
     }
 
+    /** What people should know of it as things stand is told beside it, by {@link Apparatus#advice}. */
+    public Amount advised() {
+        setAdvised();
+        return this;
+    }
+
     /** What it will bring about is told beside it, by {@link Apparatus#forecast}. */
     public Amount forecast() {
         stillOpen();
@@ -269,6 +275,6 @@ public final class Amount extends Setting {
         return Tree.of("type", "amount", "id", id(), "symbol", symbol, "name", name(), "unit", unit, "min", min,
                 "max", max, "step", step, "initial", initial(), "whole", whole, "group", group(), "live", isLive(),
                 "shownWhen", shownWhen(), "note", note, "forecast",
-                forecast, "noMoreThan", ceiling == null ? "" : ceiling.id());
+                forecast, "advised", isAdvised(), "noMoreThan", ceiling == null ? "" : ceiling.id());
     }
 }

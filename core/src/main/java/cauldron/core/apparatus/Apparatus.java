@@ -224,6 +224,17 @@ public abstract class Apparatus extends Declaration {
         return forecast(manifest().setting(settingId), settings);
     }
 
+    /** What people should know of a setting that was declared as advised; null where there is nothing to say now. */
+    protected Advice advice(Setting setting, Settings settings) {
+        return null;
+    }
+
+    /** What people should know of a setting under some settings; null where nothing is told. */
+    public final Advice advice(String settingId, Settings settings) {
+        Setting setting = manifest().setting(settingId);
+        return setting.isAdvised() ? advice(setting, settings) : null;
+    }
+
     /** What a handle moved to a place means for the settings before a run has begun. */
     public final Placing placed(Handle handle, double x, double y, Settings settings) {
         Placing placing = new Placing();

@@ -67,6 +67,13 @@ final class Checkpoints {
         }
     }
 
+    /** Forgets those at which more had been done, but never the beginning. */
+    void dropBeyond(int actions) {
+        while (all.size() > 1 && all.get(all.size() - 1).actions() > actions) {
+            values -= all.remove(all.size() - 1).state().length;
+        }
+    }
+
     /** How many numbers they hold together. */
     int values() {
         return values;

@@ -53,6 +53,23 @@ final class EventLog {
         return n;
     }
 
+    /** How many there are up to a time. */
+    int countTo(double time) {
+        int n = 0;
+        while (n < times.size() && times.get(n) <= time) {
+            n++;
+        }
+        return n;
+    }
+
+    /** Forgets all but the first so many. */
+    void keep(int count) {
+        while (times.size() > count) {
+            times.remove(times.size() - 1);
+            kinds.remove(kinds.size() - 1);
+        }
+    }
+
     /** Forgets those after a time. */
     void dropAfter(double time) {
         while (!times.isEmpty() && times.get(times.size() - 1) > time) {

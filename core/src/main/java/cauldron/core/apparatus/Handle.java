@@ -10,6 +10,7 @@ public final class Handle extends Declared {
     private final Coordinate radius;
     private SceneNumber many;
     private int number;
+    private Amount set;
 
     Handle(Declaration owner, String id, String name, Place at, Coordinate radius) {
         super(owner, id, name);
@@ -30,6 +31,16 @@ public final class Handle extends Declared {
         return this;
     }
 
+    /**
+     * Moving it sets a setting, before the run and while it runs: what {@link Apparatus#placed} says of it is then a change,
+     * and nobody has anything in hand.
+     */
+    public Handle sets(Amount amount) {
+        stillOpen();
+        set = amount;
+        return this;
+    }
+
     /** Where it is. */
     public Place at() {
         return at;
@@ -46,10 +57,17 @@ public final class Handle extends Declared {
         if (many != null) {
             faults.known(this, many, all.scene());
         }
+        if (set != null) {
+            faults.known(this, set, all.settings());
+            if (!set.isLive()) {
+                faults.add(this, "sets “" + set.id() + "”, which can't change while it runs");
+            }
+        }
     }
 
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "name", name(), "xField", at.x().id(), "yField", at.y().id(), "radiusField",
-                radius.id(), "manyField", many == null ? "" : many.id(), "least", (double) number);
+                radius.id(), "manyField", many == null ? "" : many.id(), "least", (double) number,
+                "sets", set == null ? "" : set.id());
     }
 }

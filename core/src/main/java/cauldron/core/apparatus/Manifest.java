@@ -86,6 +86,7 @@ public record Manifest(String id, int modelVersion, String name, String summary,
         ledgers.forEach(l -> l.check(this, faults));
         distributions.forEach(d -> d.check(this, faults));
         handles.forEach(h -> h.check(this, faults));
+        outcomes.forEach(o -> o.check(this, faults));
         acts.forEach(a -> a.check(this, faults));
         layers.forEach(l -> l.check(this, faults));
         checkTray(faults);

@@ -10,6 +10,7 @@ public final class Outcome extends Shown<Outcome> {
     private List<String> words = List.of();
     private boolean aside;
     private boolean unshown;
+    private Condition settledWhen;
 
     Outcome(Declaration owner, String id, String symbol, String name, String unit) {
         super(owner, id, symbol, name, unit);
@@ -46,6 +47,20 @@ public final class Outcome extends Shown<Outcome> {
         return this;
     }
 
+    /** It can be settled only while a choice stands on one of some options. */
+    @SafeVarargs
+    public final <T> Outcome when(Choice<T> choice, T... options) {
+        stillOpen();
+        settledWhen = Condition.of(choice, (Object[]) options);
+        return this;
+    }
+
+    void check(Manifest all, Faults faults) {
+        if (settledWhen != null) {
+            settledWhen.check(this, all, faults);
+        }
+    }
+
     /** What it can be, where it is a word; else empty. */
     public List<String> words() {
         return words;
@@ -54,6 +69,6 @@ public final class Outcome extends Shown<Outcome> {
     Map<String, Object> toTree() {
         return Tree.of("id", id(), "symbol", symbol(), "name", name(), "unit", unit(), "figures", decimals(), "perSi",
                 1 / factor(), "zero", read().offset(), "words", words, "aside", aside,
-                "unshown", unshown);
+                "unshown", unshown, "shownWhen", Condition.text(settledWhen));
     }
 }

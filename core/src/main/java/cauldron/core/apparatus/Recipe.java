@@ -20,6 +20,11 @@ public record Recipe(String apparatus, int modelVersion, Map<String, Object> set
     public record Timed(double time, Action action) {
     }
 
+    /** The same of another version, for {@link Apparatus#migrate}. */
+    public Recipe ofVersion(int version) {
+        return new Recipe(apparatus, version, settings, seed, actions);
+    }
+
     /** The same of another version in which a setting has another name, for {@link Apparatus#migrate}. */
     public Recipe renamed(int version, String before, String now) {
         Map<String, Object> values = new LinkedHashMap<>();

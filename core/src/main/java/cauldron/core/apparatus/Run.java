@@ -33,6 +33,8 @@ public final class Run {
     private final Samples samples;
     private final Seen seen;
     private double head;
+    /** What was changed at the end of the run, and may still be meant for the next one. */
+    private final ChangesAtEnd changes = new ChangesAtEnd(this);
     /** Where a search starts again from, or null. */
     private Checkpoints.Checkpoint base;
 
@@ -221,7 +223,12 @@ public final class Run {
             }
             return;
         }
+        if (!inSteps && action instanceof Action.Change && head > 0) {
+            changes.change((Action.Change) action);
+            return;
+        }
         actAt(action);
+        changes.settle();
     }
 
     private boolean isChangedOnce(Action action) {
@@ -233,7 +240,7 @@ public final class Run {
                 && ((Action.Change) last).setting().equals(((Action.Change) action).setting());
     }
 
-    private void actAt(Action action) {
+    void actAt(Action action) {
         if (done >= MOST_ACTIONS) {
             throw new IllegalArgumentException("A trial holds up to " + MOST_ACTIONS + " actions, and this one is full: restart");
         }
@@ -258,20 +265,64 @@ public final class Run {
         }
         brought.forEach(event -> events.add(event, now));
         keepSnapshot();
-        // The sample at this very instant, if there is one, was taken before the action.
-        if (Math.abs((samples.count() - 1) * manifest.interval() - now) < SAME_INSTANT * manifest.interval()) {
+        sampleHere();
+    }
+
+    /** The sample at this very instant, if there is one, was taken before what was done. */
+    private void sampleHere() {
+        if (Math.abs((samples.count() - 1) * manifest.interval() - time()) < SAME_INSTANT * manifest.interval()) {
             samples.keep(samples.count() - 1);
             sample();
         }
     }
 
     public Recipe recipe() {
-        return new Recipe(manifest.id(), manifest.modelVersion(), settings.toTree(), seed, List.copyOf(actions));
+        return recipe(actions.size());
+    }
+
+    private Recipe recipe(int done) {
+        return new Recipe(manifest.id(), manifest.modelVersion(), settings.toTree(), seed, List.copyOf(actions.subList(0, done)));
+    }
+
+    /**
+     * How many settings were changed at the moment shown, the end of the run, after all else that was done there. Until it
+     * goes on from there, nothing tells whether they are meant for this run or for the next one.
+     */
+    public int changesAtEnd() {
+        return changes.count();
+    }
+
+    /** The recipe without what was changed at its end and hasn't had any effect since. */
+    public Recipe recipeOfWhatRan() {
+        return recipe(actions.size() - changes.count());
+    }
+
+    /** The settings that ruled before what was changed at the end. */
+    public Settings settingsOfWhatRan() {
+        return changes.count() > 0 ? changes.settingsBefore() : settingsNow();
+    }
+
+    /** Takes back what was changed at the end of the run. */
+    public void takeBackChanges() {
+        changes.takeBack();
+    }
+
+    /** The act that has to be done first before anything happens here; null where the run goes on by itself. */
+    Act waitsFor() {
+        if (time() < head) {
+            return null;
+        }
+        return manifest.acts().stream().filter(a -> a.isLeading() && a.isPossible(scene())).findFirst().orElse(null);
     }
 
     /** What was done at one of the actions so far, in words, counted from 0. */
     public String actionInWords(int which) {
         return actions.get(which).action().inWords(manifest, settingsNow());
+    }
+
+    /** Whether nothing was done after the moment shown. */
+    boolean isAllDone() {
+        return done == actions.size();
     }
 
     /** How many actions have been done by the moment shown. */
@@ -379,6 +430,26 @@ public final class Run {
         experiment.restore(from.state());
         seen.lookAnew();
         done = from.actions();
+    }
+
+    /** Comes back to a moment at the end of the run before what was done there. */
+    void backTo(Checkpoints.Checkpoint moment, int eventsThen) {
+        actions.subList(moment.actions(), actions.size()).clear();
+        checkpoints.dropBeyond(moment.actions());
+        events.keep(eventsThen);
+        experiment.restore(moment.state());
+        seen.lookAnew();
+        done = moment.actions();
+        sampleHere();
+    }
+
+    /** What was done from one of the actions on. */
+    List<Action> doneFrom(int which) {
+        return actions.subList(which, actions.size()).stream().map(Recipe.Timed::action).toList();
+    }
+
+    int eventsSoFar() {
+        return events.countTo(time());
     }
 
     private void dropAfter(double now) {

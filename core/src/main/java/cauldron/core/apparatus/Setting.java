@@ -11,6 +11,7 @@ public abstract sealed class Setting extends Declared permits Amount, Choice, It
     private String group = "";
     private boolean live;
     private Condition shownWhen;
+    private boolean advised;
 
     Setting(Declaration owner, String id, String name) {
         super(owner, id, name);
@@ -34,6 +35,16 @@ public abstract sealed class Setting extends Declared permits Amount, Choice, It
     /** Shown only while another setting has a value: {@code "place=own"}; empty: always. */
     public final String shownWhen() {
         return Condition.text(shownWhen);
+    }
+
+    /** Whether {@link Apparatus#advice} may have something to say of it. */
+    public final boolean isAdvised() {
+        return advised;
+    }
+
+    final void setAdvised() {
+        stillOpen();
+        advised = true;
     }
 
     final void setGroup(String to) {

@@ -10,25 +10,38 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Cro
     /**
      * Refuses a condition that going on from a moment never meets; without a word a run would go on to its end.
      *
-     * @param now the moment in model seconds
+     * @param run where it stands now
      * @throws IllegalArgumentException in words
      */
-    default void checkAhead(double now) {
+    default void checkAhead(Run run) {
+        Act first = run.waitsFor();
+        if (first != null) {
+            throw new IllegalArgumentException("Nothing happens before that: press “" + first.name() + "” first");
+        }
     }
 
     /** At a time in model seconds. */
     record Time(double time) implements StopAt {
 
         @Override
-        public void checkAhead(double now) {
-            if (time <= now) {
+        public void checkAhead(Run run) {
+            if (time <= run.time()) {
                 throw new IllegalArgumentException("That time is over already: go back to before it, or restart");
             }
         }
     }
 
-    /** At an event; {@code count} 1 is the next one after the present, 2 the one after. */
-    record Happening(Event event, int count) implements StopAt {
+    /**
+     * At an event; {@code count} 1 is the next one after the present, 2 the one after.
+     *
+     * @param before whether just before it, where something leaps at it
+     */
+    record Happening(Event event, int count, boolean before) implements StopAt {
+
+        /** Just after it, which is where it has happened. */
+        public Happening(Event event, int count) {
+            this(event, count, false);
+        }
     }
 
     /** Where a channel next crosses a value (SI), either way. */
@@ -49,7 +62,8 @@ public sealed interface StopAt permits StopAt.Time, StopAt.Happening, StopAt.Cro
             case "time":
                 return new Time(Tree.number(tree, "time") * Units.parse(manifest.timeUnit()).factor());
             case "event":
-                return new Happening(manifest.event(Tree.text(tree, "event")), (int) Tree.number(tree, "count", 1));
+                return new Happening(manifest.event(Tree.text(tree, "event")), (int) Tree.number(tree, "count", 1),
+                        Boolean.TRUE.equals(tree.get("before")));
             case "crossing":
                 Channel channel = manifest.channel(Tree.text(tree, "channel"));
                 return new Crossing(channel, channel.read().toSi(Tree.number(tree, "value")));

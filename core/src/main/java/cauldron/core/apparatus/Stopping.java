@@ -5,6 +5,8 @@ final class Stopping {
 
     /** Samples gone over at a time in looking for a condition. */
     private static final int STRETCH = 60;
+    /** Just before an event is so small a part of a sample's interval before it, or of the time if that is more. */
+    private static final double JUST = 1e-9;
 
     private final Run run;
     private final EventLog events;
@@ -34,9 +36,9 @@ final class Stopping {
             // In stretches: a long way may be allowed, and what is met is often near.
             while (run.time() < to && !run.isOver()) {
                 run.forward(Math.min(to, run.time() + STRETCH * run.manifest().interval()));
-                double at = events.nthAfter(from, event.event(), event.count());
+                double at = events.nthAfter(event.before() ? from + 2 * just(from) : from, event.event(), event.count());
                 if (at <= run.time()) {
-                    run.seek(at);
+                    run.seek(event.before() ? at - just(at) : at);
                     return true;
                 }
             }
@@ -67,7 +69,7 @@ final class Stopping {
             StopAt.Happening event = (StopAt.Happening) stop;
             double at = events.nthBefore(now, event.event(), event.count());
             if (!Double.isNaN(at)) {
-                run.seek(at);
+                run.seek(event.before() ? at - just(at) : at);
             }
             return !Double.isNaN(at);
         } else if (stop instanceof StopAt.Settling) {
@@ -92,6 +94,10 @@ final class Stopping {
         }
         run.seek(now);
         return false;
+    }
+
+    private double just(double time) {
+        return JUST * Math.max(time, run.manifest().interval());
     }
 
     /** Goes to a moment that was found, or on to another where none was; whether one was. */

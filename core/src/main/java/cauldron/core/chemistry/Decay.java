@@ -14,6 +14,8 @@ public enum Decay {
     ALPHA("α: a helium nucleus leaves"),
     /** A neutron turns into a proton, an electron leaves. */
     BETA_MINUS("β⁻: a neutron turns into a proton"),
+    /** Two neutrons turn into protons at once, two electrons leave. */
+    TWO_BETA_MINUS("2β⁻: two neutrons turn into protons at once"),
     /** A proton turns into a neutron, a positron leaves or an electron of the shells is caught. */
     BETA_PLUS("β⁺ or electron capture: a proton turns into a neutron"),
     /** A proton turns into a neutron by an electron of the shells; a positron would take more energy than there is. */

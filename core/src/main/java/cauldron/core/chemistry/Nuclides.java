@@ -10,8 +10,10 @@ import java.util.List;
  * Concepts in Nuclear Physics, ch. 3 to 5), by atomic masses, with which the electrons come out right: only a positron
  * needs two electron masses more. A nucleus from which a neutron, a proton or two of them can come off does that,
  * within 10⁻²⁰ s; then α (up to krypton that is beryllium-8); then β either way, and both where both are open. How
- * often each happens, and decays by two β at once, can't be told from masses and are left out. Masses of nuclides far
- * from the stable ones are estimates.
+ * often each happens can't be told from masses, and is left out. One that lives for over 10¹⁹ years turns by two β at
+ * once (R. Saakyan, Annu. Rev. Nucl. Part. Sci. 63, 503 (2013)): a single one is not open to it, or, for calcium-48,
+ * would have to change the spin by so much that it was never seen. Masses of nuclides far from the stable ones are
+ * estimates.
  */
 public final class Nuclides {
 
@@ -20,6 +22,8 @@ public final class Nuclides {
     private static final double NEUTRON = 1.00866491588;
     private static final double ELECTRON = 5.48579909e-4;
     private static final double PER_CENT = 0.01;
+    /** Half-life in s, 10¹⁹ years, beyond which it is two β at once. */
+    private static final double TWO_AT_ONCE = 1e19 * 365.25 * 86_400;
     /** Masses of rubidium-84 and on in u, into which krypton turns (G. Audi, A. H. Wapstra, AME2003). */
     private static final double[] RUBIDIUM = {83.914385, 84.911789738, 85.91116742, 86.909180527, 87.91131559,
             88.912278,
@@ -100,6 +104,9 @@ public final class Nuclides {
     public static List<Decay> decays(Nuclide nuclide) {
         if (nuclide.isStable()) {
             return List.of();
+        }
+        if (nuclide.halfLife() > TWO_AT_ONCE && released(nuclide, -2, 2, 0) > 0) {
+            return List.of(Decay.TWO_BETA_MINUS);
         }
         List<Decay> ways = new ArrayList<>();
         take(ways, Decay.NEUTRON, released(nuclide, 0, 1, NEUTRON));

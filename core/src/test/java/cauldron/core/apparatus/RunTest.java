@@ -132,13 +132,13 @@ class RunTest {
         Run run = fresh(Inventory.get("pendulum"));
         run.seek(3);
         StopAt.Time two = new StopAt.Time(2);
-        assertThatThrownBy(() -> two.checkAhead(run.time())).hasMessageContaining("over already: go back");
-        assertThatThrownBy(() -> new StopAt.Time(3).checkAhead(run.time())).isInstanceOf(IllegalArgumentException.class);
-        new StopAt.Time(3.5).checkAhead(run.time());
+        assertThatThrownBy(() -> two.checkAhead(run)).hasMessageContaining("over already: go back");
+        assertThatThrownBy(() -> new StopAt.Time(3).checkAhead(run)).isInstanceOf(IllegalArgumentException.class);
+        new StopAt.Time(3.5).checkAhead(run);
         assertThat(run.back(two)).isTrue();
         assertThat(run.time()).isEqualTo(2);
         run.seek(1);
-        two.checkAhead(run.time());
+        two.checkAhead(run);
     }
 
     @Test

@@ -14,6 +14,7 @@ import cauldron.core.apparatus.Frame;
 import cauldron.core.apparatus.Layer;
 import cauldron.core.apparatus.Outcome;
 import cauldron.core.apparatus.Place;
+import cauldron.core.apparatus.Recipe;
 import cauldron.core.apparatus.SceneCurve;
 import cauldron.core.apparatus.SceneNumber;
 import cauldron.core.apparatus.Settings;
@@ -134,7 +135,7 @@ public final class AtomWorkbench extends Apparatus {
 
     /** Atom workbench. */
     public AtomWorkbench() {
-        super("atom-workbench", 1, "Atom workbench");
+        super("atom-workbench", 2, "Atom workbench");
         about("An atom stands on the chart of nuclides and moves a square with each proton or neutron; electrons come "
                 + "and go at "
                 + "its shells.", "atoms", "isotopes", "ions", "periodic table", "radioactivity");
@@ -194,6 +195,12 @@ public final class AtomWorkbench extends Apparatus {
         }
         int single = Decay.values().length;
         return ways.get(1) == Decay.BETA_PLUS ? single : ways.get(1) == Decay.CAPTURE ? single + 1 : single + 2;
+    }
+
+    /** The first version had older half-lives, and the units they are told in counted otherwise; all else is the same. */
+    @Override
+    protected Recipe migrate(Recipe older) {
+        return older.ofVersion(2);
     }
 
     @Override

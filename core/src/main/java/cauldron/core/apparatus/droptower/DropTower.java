@@ -73,8 +73,8 @@ public final class DropTower extends Apparatus {
 
     final Energies account = include(new Energies(10, 3));
 
-    final List<Event> contacts = each(THINGS, i -> event("contact." + i, i == 1 ? "first contact" : "first contact of the other"));
-    final List<Event> bounces = each(THINGS, i -> event("bounce." + i, i == 1 ? "later contact" : "later contact of the other"));
+    final List<Event> contacts = each(THINGS, i -> event("contact." + i, i == 1 ? "first contact" : "first contact of the other").leaps());
+    final List<Event> bounces = each(THINGS, i -> event("bounce." + i, i == 1 ? "later contact" : "later contact of the other").leaps());
     final List<Event> tops = each(THINGS, i -> event("top." + i, i == 1 ? "top of a bounce" : "top of a bounce of the other"));
     final List<Event> passes = each(THINGS * GATES, i -> event("gate." + i,
             "gate " + gateOf(i) + (thingOf(i) == 1 ? "" : ", the other")));

@@ -42,7 +42,8 @@ final class Matter extends Declaration {
                 .typically(0, 1).decimals(4).of(body) : null;
         counted = channel(id + "-p", "p_" + symbol, "Amount by particles", "mol").typically(0, 10)
                 .decimals(unit.equals("mol") ? 2 : 5).of(body);
-        settled = outcome(id + "-e", "n_" + symbol, printed + " at equilibrium", unit).decimals(3);
+        settled = outcome(id + "-e", "n_" + symbol, printed + " at equilibrium", unit).decimals(3)
+                .when(reaction, of);
     }
 
     private static String first(String called) {

@@ -1,6 +1,7 @@
 package cauldron.core.apparatus.gascylinder;
 
 import cauldron.core.apparatus.Act;
+import cauldron.core.apparatus.Advice;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Channel;
@@ -15,6 +16,7 @@ import cauldron.core.apparatus.Handle;
 import cauldron.core.apparatus.Layer;
 import cauldron.core.apparatus.Place;
 import cauldron.core.apparatus.Placing;
+import cauldron.core.apparatus.Setting;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.Switch;
 import cauldron.core.apparatus.View;
@@ -43,7 +45,7 @@ public final class GasCylinder extends Apparatus {
     final Choice<Gas> gas2 = gas("gas2", "Gas 2").first("helium");
     final Amount count2 = count("count2", "N_2", "Molecules of gas 2").within(0, 2500).step(50).live();
     final Amount temperature = amount("temperature", "T", "Temperature", "K").within(20, 2000).step(10).first(300).in("heat")
-            .live();
+            .live().advised();
     final Choice<HeatExchange.Mode> walls = choice("heat", "Walls", HeatExchange.Mode.class)
             .option("insulated", "insulated", HeatExchange.Mode.INSULATED)
             .option("heater", "heater or cooler below", HeatExchange.Mode.HEATER)
@@ -164,6 +166,13 @@ public final class GasCylinder extends Apparatus {
 
     private Channel speed(String id, String symbol, String name) {
         return channel(id, symbol, name, "m/s").typically(0, 2000).decimals(0);
+    }
+
+    @Override
+    protected Advice advice(Setting setting, Settings s) {
+        return s.value(walls) != HeatExchange.Mode.INSULATED ? null : Advice.told("The walls are insulated. While it runs a "
+                + "changed T does nothing to the gas inside; molecules that are added come in at it.")
+                .offering("Hold the walls at T", walls, HeatExchange.Mode.HELD);
     }
 
     @Override

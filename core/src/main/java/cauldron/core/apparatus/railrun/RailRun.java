@@ -1,5 +1,6 @@
 package cauldron.core.apparatus.railrun;
 
+import cauldron.core.apparatus.Advice;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.Channel;
@@ -33,6 +34,7 @@ import cauldron.core.instrument.markers.PositionMarkers;
 import cauldron.core.instrument.ruler.Ruler;
 import cauldron.core.instrument.stopwatch.Stopwatch;
 import cauldron.core.instrument.tape.LongTape;
+import cauldron.core.quantity.Numbers;
 import java.util.List;
 
 /** The coal wagon on the light station's rail: its declaration; the law is in {@link RailRunExperiment}. */
@@ -40,6 +42,8 @@ public final class RailRun extends Apparatus {
 
     static final int MOST_POINTS = 9;
     private static final double GAP = 0.8;
+    /** Where the reference level is taken hold of, in metres across. */
+    static final double LEVEL_GRIP = 15.9;
 
     /** Which rail lies there. */
     enum Shape { TROUGH, SKERRIES, LOOP, SLIPWAY, OWN }
@@ -55,13 +59,13 @@ public final class RailRun extends Apparatus {
     final Choice<Shape> shape = choice("shape", "Rail", Shape.class)
             .option("trough", "Coal trough", Shape.TROUGH).option("skerries", "Two skerries", Shape.SKERRIES)
             .option("loop", "Keeper's loop", Shape.LOOP).option("slipway", "Slipway", Shape.SLIPWAY)
-            .option("own", "your own", Shape.OWN).first("skerries");
+            .option("own", "your own", Shape.OWN).first("trough");
     final Amount start = amount("start", "y_0", "Let go at height", "m").within(0.3, 10).step(0.1).first(6)
-            .note("On the first slope from the left, or as near as it comes.");
+            .note("On the first slope from the left, or as near as it comes.").advised();
     final Amount mass = amount("mass", "m", "Mass of the wagon", "kg").within(20, 120).step(5).first(60);
     final Amount friction = amount("friction", "μ", "Friction coefficient", "").within(0, 0.2).step(0.005).live().forecast();
-    final Amount level = amount("level", "h_0", "Reference level", "m").within(0, 10).step(0.1).live()
-            .note("Potential energy counts from here.");
+    final Amount level = amount("level", "h_0", "Reference level", "m").within(0, 10).step(0.1).first(0.6).live()
+            .note("Potential energy counts from here. It can be dragged in the picture.");
     final Gravity gravity = include(new Gravity());
 
     final Items points = items("points", "Points of the rail", "point", point).between(3, MOST_POINTS).rising(point.x, GAP)
@@ -87,9 +91,9 @@ public final class RailRun extends Apparatus {
     final Event highest = event("highest", "highest point");
     final Event lowest = event("lowest", "lowest point");
     final Event levelPassed = event("level", "reference level passed");
-    final Event left = event("left", "rail left");
-    final Event landed = event("landed", "landed");
-    final Event bumped = event("bumped", "end buffer");
+    final Event left = event("left", "rail left").named();
+    final Event landed = event("landed", "landed").leaps().named();
+    final Event bumped = event("bumped", "end buffer").leaps();
     final Event rest = event("rest", "at rest");
 
     final Outcome travelled = outcome("travelled", "s_rest", "Distance until at rest", "m").decimals(1);
@@ -103,6 +107,7 @@ public final class RailRun extends Apparatus {
     final Coordinate carRadius = length("car.radius").filmed();
     final SceneNumber tilt = number("car.tilt").filmed();
     final Coordinate levelAt = up("level");
+    final Place levelGrip = place("level.grip");
     final Coordinate ground = up("ground");
     final List<Place> pointAt = each(MOST_POINTS, i -> place("point." + i));
     final SceneNumber pointCount = number("points");
@@ -119,6 +124,7 @@ public final class RailRun extends Apparatus {
     final Force frictionArrow = force("force.friction", "F_r", "friction", car);
 
     final Handle inHand = handle("car", "wagon", car, carRadius);
+    final Handle levelInHand = handle("level", "reference level", levelGrip, carRadius).sets(level);
     final List<Handle> pointInHand = each(MOST_POINTS, i -> handle("point." + i, "point " + i + " of the rail",
             pointAt.get(i - 1), carRadius).whileThereAre(pointCount, i));
 
@@ -133,12 +139,21 @@ public final class RailRun extends Apparatus {
                 "Friction left on from the trial before");
         portrait().with(shape, "loop").with(start, 6.4).at(1.75).showing(band);
         setUp("trade", "Two energies trade", "The wagon stands at its highest point. Draw its forces; which of them does work? "
-                + "Run to the lowest point, and pause there again.")
-                .with(level, 1.0).at(0).reading(speed, height).account().forces();
+                + "Run to the lowest point, and pause there again.").at(0).reading(speed, height).account().forces();
         setUp("little-friction", "A little friction", "With friction on, the total stays, motion dies, and all is thermal in the "
                 + "end. Look at the dial beside friction before you run.")
-                .with(shape, "trough").with(friction, 0.03).at(0).reading(speed, distance).account().graphing(account.kinetic(),
+                .with(friction, 0.03).at(0).reading(speed, distance).account().graphing(account.kinetic(),
                         account.thermal(), account.total());
+        setUp("off-the-rail", "Off the rail", "At the first skerry the wagon is too fast to stay. Where does it leave the rail, and "
+                + "why there? What pushes it while it flies? Look at its thermal energy before and after it lands.")
+                .with(shape, "skerries").with(level, 0.9).at(0).reading(speed, height).account().forces();
+    }
+
+    @Override
+    protected Advice advice(Setting setting, Settings s) {
+        double across = Forerun.of(rail(s), s.si(start), s.si(friction), gravity.of(s)).leaves;
+        return Double.isNaN(across) ? null : Advice.first("Let go from here the wagon leaves the rail, "
+                + Numbers.print(across, 2) + " m across, and flies.");
     }
 
     private Channel work(String id, String symbol, String name) {
@@ -185,7 +200,7 @@ public final class RailRun extends Apparatus {
     /** The first version had wagons run through a buffer, and creep where friction holds them; all else is the same. */
     @Override
     protected Recipe migrate(Recipe older) {
-        return new Recipe(older.apparatus(), 2, older.settings(), older.seed(), older.actions());
+        return older.ofVersion(2);
     }
 
     @Override
@@ -208,6 +223,10 @@ public final class RailRun extends Apparatus {
         if (handle == inHand) {
             Rail lies = rail(s);
             placing.stepped(start, lies.at(lies.nearest(x, y))[1]);
+            return;
+        }
+        if (handle == levelInHand) {
+            placing.stepped(level, y);
             return;
         }
         int which = pointInHand.indexOf(handle);

@@ -373,6 +373,7 @@ final class RailRunExperiment extends OdeExperiment {
         out.put(d.carRadius, 0.35);
         out.put(d.tilt, rails ? Math.atan2(ty, tx) : phase.get() == IN_FLIGHT ? Math.atan2(ty, tx) : 0);
         out.put(d.levelAt, level);
+        out.put(d.levelGrip, RailRun.LEVEL_GRIP, level);
         out.put(d.ground, 0);
         out.put(d.flying, phase.get() == IN_FLIGHT);
         out.put(d.held, inHand());

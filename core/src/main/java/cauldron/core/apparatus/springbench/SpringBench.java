@@ -29,16 +29,18 @@ public final class SpringBench extends Apparatus {
 
     /** Natural length of a spring in m. */
     static final double NATURAL = 0.4;
-    /** How far the screw reaches either way, in m. */
-    static final double TRAVEL = 0.25;
+    /** How far the screw draws the plate out from rest, in m. */
+    static final double OUT = 0.5;
+    /** How far it pushes it in. */
+    static final double IN = 0.25;
     /** The most the press pulls or pushes, in N. */
     static final double STRONGEST = 120;
     private static final double CM = 0.01;
     private static final double LEFT = -0.16;
     private static final double BOTTOM = -0.44;
     private static final double HEIGHT = 0.88;
-    private static final double SHORT = 1.66;
-    private static final double LONG = 2.06;
+    private static final double SHORT = 2.24;
+    private static final double LONG = 2.64;
 
     /** How the springs stand in the press. */
     enum Arrangement { ONE, SERIES, PARALLEL }
@@ -72,7 +74,7 @@ public final class SpringBench extends Apparatus {
     final Body secondSpring = body("second", "second spring").when(arrangement, Arrangement.SERIES, Arrangement.PARALLEL);
 
     final Channel force = channel("force", "F", "Force of the press", "N").typically(-STRONGEST, STRONGEST).decimals(1);
-    final Channel displacement = channel("displacement", "x", "Displacement from rest", "cm").typically(-25, 25);
+    final Channel displacement = channel("displacement", "x", "Displacement from rest", "cm").typically(-25, 50);
     final Channel springForce = channel("spring-force", "F_s", "Force of the spring", "N").typically(-STRONGEST, STRONGEST)
             .decimals(1);
     final Channel permanent = channel("permanent", "x_0", "Permanent set", "cm").typically(-10, 10);
@@ -115,7 +117,7 @@ public final class SpringBench extends Apparatus {
             .within(-STRONGEST, STRONGEST).step(1).first(10);
     final Act setPlace = act("set-place", "Set the displacement …").told("displacement set to {displacement}");
     final Amount wantedPlace = setPlace.amount("displacement", "x", "Displacement, longer counted positive", "cm")
-            .within(-TRAVEL / CM, TRAVEL / CM).step(0.1).first(1);
+            .within(-IN / CM, OUT / CM).step(0.1).first(1);
     final Act letOff = act("let-off", "Let off").unless(free).told("let off");
 
     /** Push–pull spring. */
@@ -169,7 +171,7 @@ public final class SpringBench extends Apparatus {
     /** The plate is drawn to a place: to a tenth of a millimetre, as far as the screw reaches. */
     @Override
     protected Map<String, Object> dragged(Act act, int which, double x, double y, Settings settings) {
-        double to = Math.max(-TRAVEL, Math.min(TRAVEL, x - restOf(settings)));
+        double to = Math.max(-IN, Math.min(OUT, x - restOf(settings)));
         return Tree.of(wantedPlace.id(), Math.rint(to * 1e4) / 100);
     }
 }

@@ -60,7 +60,7 @@ final class SpringBenchExperiment extends StepsExperiment {
             case SERIES:
                 return first.extensionAt(f) + second.extensionAt(f);
             default:
-                return solve(x -> first.forceAt(x) + second.forceAt(x), f, 2 * SpringBench.TRAVEL);
+                return solve(x -> first.forceAt(x) + second.forceAt(x), f, 2 * SpringBench.OUT);
         }
     }
 
@@ -120,8 +120,9 @@ final class SpringBenchExperiment extends StepsExperiment {
                     + " N");
         }
         double x = extensionAt(f);
-        if (Math.abs(x) > SpringBench.TRAVEL) {
-            throw new IllegalArgumentException("The screw ends at " + Numbers.printShort(100 * SpringBench.TRAVEL)
+        if (x > SpringBench.OUT + ROUNDING || x < -SpringBench.IN - ROUNDING) {
+            throw new IllegalArgumentException("The screw ends at "
+                    + Numbers.printShort(100 * (x > 0 ? SpringBench.OUT : SpringBench.IN))
                     + " cm, before that force is reached");
         }
         press(f, x, sink);

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.Tree;
+import cauldron.core.apparatus.Advice;
 import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Guard;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
+import cauldron.core.apparatus.StopAt;
+import cauldron.core.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -80,7 +83,7 @@ class RailRunGuardTest {
             points.add(Tree.of("x", xy[i], "y", xy[i + 1]));
         }
         return new Run(RAIL, Settings.of(RAIL.manifest(),
-                Tree.of("shape", "own", "points", points, "start", start, "friction", friction)), 1);
+                Tree.of("shape", "own", "points", points, "start", start, "friction", friction, "level", 0.0)), 1);
     }
 
     /** The bounces off the lower buffer grow smaller and smaller, and come to an end there. */
@@ -129,5 +132,37 @@ class RailRunGuardTest {
         double left = first(run, RAIL.left);
         assertThat(left).isPositive();
         assertThat(run.count(RAIL.highest, left - 1e-6, left + 1e-6)).isZero();
+    }
+
+    /** What is said before the run is what then happens; by default nothing leaves the rail, and the level is its lowest point. */
+    @Test
+    void whetherItLeavesTheRailIsSaidBeforehand() {
+        guard.over((s, i) -> {
+            Run run = new Run(RAIL, s, 1);
+            // Without friction a run that begins on a slope comes by everything twice.
+            run.seek(40);
+            double left = first(run, RAIL.left);
+            Advice said = RAIL.advice("start", s);
+            if (said != null) {
+                assertThat(left).as("it was said that it leaves: %s", s.toTree()).isNotNaN();
+                run.seek(left);
+                String across = Numbers.print(run.read(RAIL.across), 2);
+                double told = Double.parseDouble(said.words().replaceAll("[^0-9.]+", " ").trim().split(" ")[0]);
+                assertThat(told).as(across).isCloseTo(run.read(RAIL.across), within(0.4));
+            } else if (Double.isNaN(first(run, RAIL.rest)) || s.si(RAIL.friction) > 0) {
+                assertThat(left).as("nothing was said: %s", s.toTree()).isNaN();
+            }
+        });
+        Run plain = new Run(RAIL, Settings.of(RAIL.manifest(), Map.of()), 1);
+        plain.advance(10, new StopAt.Happening(RAIL.lowest, 1));
+        assertThat(plain.read(RAIL.height)).isCloseTo(0, within(1e-6));
+        assertThat(RAIL.advice("start", plain.settings())).isNull();
+    }
+
+    /** The level can be pulled at before the run and while it runs. */
+    @Test
+    void theLevelIsPulledToItsPlace() {
+        Settings usual = Settings.of(RAIL.manifest(), Map.of());
+        assertThat(RAIL.placed(RAIL.levelInHand, 3, 2.34, usual).toTree()).containsOnly(Map.entry("level", 2.3));
     }
 }

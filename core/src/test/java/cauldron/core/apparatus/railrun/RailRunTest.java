@@ -11,6 +11,7 @@ import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.apparatus.StopAt;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -23,8 +24,11 @@ class RailRunTest {
     private static final double G = 9.81;
     private static final RailRun RAILS = new RailRun();
 
+    /** Heights count from the ground where nothing else is said. */
     private static Run run(Map<String, Object> settings) {
-        return new Run(RAILS, Settings.of(RAILS.manifest(), settings), 1);
+        Map<String, Object> all = new HashMap<>(Map.of("level", 0.0));
+        all.putAll(settings);
+        return new Run(RAILS, Settings.of(RAILS.manifest(), all), 1);
     }
 
     private static double read(Run run, String channel) {

@@ -138,8 +138,12 @@ class SpringBenchTest {
 
     @Test
     void whatThePressCannotDoIsRefusedAndLeavesAllAsItWas() {
-        Run run = run("stiffness", 100, "step", 40);
-        assertThatThrownBy(() -> act(run, BENCH.more)).hasMessageContaining("The screw ends at 25 cm");
+        Run run = run("stiffness", 70, "step", 40);
+        assertThatThrownBy(() -> act(run, BENCH.more)).hasMessageContaining("The screw ends at 50 cm");
+        assertThatThrownBy(() -> act(run, BENCH.less)).hasMessageContaining("The screw ends at 25 cm");
+        Run usual = run("stiffness", 200);
+        force(usual, 100);
+        assertThat(usual.read(BENCH.displacement)).isCloseTo(0.5, within(1e-12));
         assertThat(run.read(BENCH.force)).isZero();
         Run stiff = run("stiffness", 1000);
         assertThatThrownBy(() -> act(stiff, BENCH.setPlace, "displacement", 20)).hasMessageContaining("up to 120 N");
@@ -172,6 +176,6 @@ class SpringBenchTest {
         Run run = run("arrangement", "series");
         Action.Perform meant = run.meant(BENCH.setPlace, 0, 0.86234, 0.1, Map.of());
         assertThat(meant.with()).containsEntry("displacement", 6.23);
-        assertThat(run.meant(BENCH.setPlace, 0, 5, 0, Map.of()).with()).containsEntry("displacement", 25.0);
+        assertThat(run.meant(BENCH.setPlace, 0, 5, 0, Map.of()).with()).containsEntry("displacement", 50.0);
     }
 }
