@@ -3,6 +3,7 @@ import { use } from 'react';
 import type { Act, Run } from '../core';
 import { sceneOf } from '../scenes';
 import { isPossible } from './ActButton';
+import { advice } from '../core/models';
 import { BenchHandle } from './BenchHandle';
 import { DragThing } from './DragThing';
 import { ForceArrows } from './ForceArrows';
@@ -94,7 +95,7 @@ export function BenchStage({ bench, side, layers, tool, behind = [], label, chil
               picture={picture}
               onGrab={() => bench.grab(side, h.id)}
               onMove={(x, y) => bench.move(side, h.id, x, y)}
-              onLetGo={() => bench.letGo(side)}
+              onLetGo={() => bench.letGo(side, h.id)}
             />
           ))}
         {children?.(picture)}
@@ -143,18 +144,34 @@ export function PictureNote({ bench, layers }: { bench: BenchState; layers: Read
   const pace = paceText(bench.m);
   const draggable = bench.m.acts.some((a) => a.dragging) && bench.live.sides[0].run.head() === 0;
   if (bench.m.clock === 'person') return null;
+  const { settings, run } = bench.live.sides[0];
+  // What has to be known before a run begins stays over the picture until it has begun.
+  const first =
+    run.head() > 0
+      ? []
+      : bench.m.settings.flatMap((s) => {
+          const told = s.type === 'amount' && s.advised && advice(bench.m.id, s.id, settings);
+          return told && told.first ? [told.words] : [];
+        });
   const notes = bench.m.layers.filter((l) => l.note && layers.has(l.id)).map((l) => l.note);
   return (
-    <span className="rounded-house bg-sheet/80 px-2 text-fine text-soft">
-      {[
-        bench.m.scaleNote && squareText(bench.pictures[0]),
-        draggable && 'drag a thing to its place',
-        pace,
-        ...(notes.length ? notes : pace ? [bench.m.scaleNote] : []),
-      ]
-        .filter(Boolean)
-        .join(' · ')}
-    </span>
+    <>
+      {first.map((words) => (
+        <p key={words} className="rounded-house border border-copper bg-sheet px-2 py-1 text-ink" data-first>
+          {words}
+        </p>
+      ))}
+      <span className="rounded-house bg-sheet/80 px-2 text-fine text-soft">
+        {[
+          bench.m.scaleNote && squareText(bench.pictures[0]),
+          draggable && 'drag a thing to its place',
+          pace,
+          ...(notes.length ? notes : pace ? [bench.m.scaleNote] : []),
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </span>
+    </>
   );
 }
 

@@ -169,7 +169,7 @@ function Bench({ m }: { m: Manifest }) {
               shelf={shelf}
               current={bench.trialOf(0)}
               behind={behindTrial?.id ?? null}
-              onOpen={bench.load}
+              onOpen={(t) => bench.load(t)}
               onRepeat={bench.repeat}
               onBehind={setBehindTrial}
             />

@@ -2,6 +2,7 @@ import { RotateCcw } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import {
   printShort,
+  type Advice,
   type AmountSetting,
   type Manifest,
   type Setting,
@@ -9,7 +10,7 @@ import {
   type SettingValues,
 } from '../core';
 import { checkSetting } from '../core/models';
-import { Select, Slider, Symbol, Toggle } from '../ui';
+import { Button, Select, Slider, Symbol, Toggle } from '../ui';
 
 export type PlainSetting = Exclude<Setting, { type: 'items' }>;
 
@@ -26,10 +27,13 @@ interface Props {
   among?: SettingValues;
   /** What it will bring about, where that is told. */
   told?: { share?: number; words?: string };
+  /** What people should know of it as things stand, and what to do where a press of its button helps. */
+  advice?: Advice;
+  onAdvice?: (change: SettingValues) => void;
 }
 
 /** One setting as the manifest declares it: slider and typed value, choice, switch. */
-export function SettingField({ m, owner = '', s, value, onChange, of, among, told }: Props) {
+export function SettingField({ m, owner = '', s, value, onChange, of, among, told, advice, onAdvice }: Props) {
   const name = of ? `${s.name}, ${of}` : s.name;
   if (s.type === 'switch') return <Toggle label={name} checked={value === true} onChange={onChange} />;
   if (s.type === 'choice') {
@@ -43,7 +47,7 @@ export function SettingField({ m, owner = '', s, value, onChange, of, among, tol
       </div>
     );
   }
-  return <Amount {...{ m, owner, s, name, among, told, onChange }} value={value as number} />;
+  return <Amount {...{ m, owner, s, name, among, told, advice, onAdvice, onChange }} value={value as number} />;
 }
 
 interface TypedProps {
@@ -114,6 +118,8 @@ function Amount({
   onChange,
   among,
   told,
+  advice,
+  onAdvice,
 }: {
   m: Manifest;
   owner: string;
@@ -123,6 +129,8 @@ function Amount({
   onChange: (v: number) => void;
   among?: SettingValues;
   told?: Props['told'];
+  advice?: Props['advice'];
+  onAdvice?: Props['onAdvice'];
 }) {
   const id = useId();
   const [error, setError] = useState<string | null>(null);
@@ -161,6 +169,16 @@ function Amount({
       </div>
       {told?.words && <Dial share={told.share ?? 0} words={told.words} />}
       {s.note && <p className="text-fine leading-tight text-soft">{s.note}</p>}
+      {advice && (
+        <div className="mt-1 flex flex-col items-start gap-1 border-l-2 border-copper pl-2" data-advice>
+          <p className="text-fine leading-tight">{advice.words}</p>
+          {advice.button && (
+            <Button small onClick={() => onAdvice?.(advice.change)}>
+              {advice.button}
+            </Button>
+          )}
+        </div>
+      )}
       <p id={`${id}-error`} role={error ? 'alert' : undefined} className="text-fine text-copper">
         {error}
       </p>

@@ -1,6 +1,6 @@
 import { memo, useCallback, useRef } from 'react';
 import { isShown, type ItemValues, type Manifest, type Setting, type SettingValue, type SettingValues } from '../core';
-import { forecast } from '../core/models';
+import { advice, forecast } from '../core/models';
 import { ItemsField } from './ItemsField';
 import { SettingField } from './SettingField';
 
@@ -46,6 +46,8 @@ function PanelNow({ m, values, onChange, only, lying }: Props) {
         among={values}
         onChange={(v) => onChange(s.id, v)}
         told={s.type === 'amount' && s.forecast ? forecast(m.id, s.id, values) : undefined}
+        advice={s.type === 'amount' && s.advised ? advice(m.id, s.id, values) : undefined}
+        onAdvice={(change) => Object.entries(change).forEach(([id, v]) => onChange(id, v))}
       />
     );
   if (lying)

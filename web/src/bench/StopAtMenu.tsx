@@ -1,8 +1,8 @@
 import { Flag } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { printShort, type Manifest, type StopAt } from '../core';
+import { isShown, printShort, type Manifest, type SettingValues, type StopAt } from '../core';
 import { memo, useState } from 'react';
-import { Button, inputClass } from '../ui';
+import { Button, inputClass, Select } from '../ui';
 import { toldOutcomes } from '../core/words';
 import { channelItems } from './words';
 
@@ -10,12 +10,15 @@ import { channelItems } from './words';
 export const StopAtMenu = memo(function StopAtMenu({
   m,
   bodies,
+  settings,
   onStopAt,
   begun,
 }: {
   m: Manifest;
   /** What each body is called now, as one text: it isn't drawn anew with every frame. */
   bodies: string;
+  /** The settings now, as one text likewise. */
+  settings: string;
   onStopAt: (s: StopAt, backwards: boolean) => string | undefined;
   begun: boolean;
 }) {
@@ -23,7 +26,9 @@ export const StopAtMenu = memo(function StopAtMenu({
   const [kind, setKind] = useState(`event:${m.events[0]?.id ?? ''}`);
   const [value, setValue] = useState('1');
   const [error, setError] = useState<string | undefined>();
+  const [before, setBefore] = useState(true);
   const [type, id] = kind.split(':');
+  const event = m.events.find((e) => type === 'event' && e.id === id);
   const channel = m.channels.find((c) => c.id === id);
   const choose = (next: string) => {
     setKind(next);
@@ -42,7 +47,7 @@ export const StopAtMenu = memo(function StopAtMenu({
     } else {
       const problem = onStopAt(
         type === 'event'
-          ? { type, event: id, count: number }
+          ? { type, event: id, count: number, before: !!event?.leaps && before }
           : type === 'time'
             ? { type, time: number }
             : type === 'outcome'
@@ -77,11 +82,13 @@ export const StopAtMenu = memo(function StopAtMenu({
                 </option>
               ))}
               <option value="time:t">a time</option>
-              {toldOutcomes(m).map((o) => (
-                <option key={o.id} value={`outcome:${o.id}`}>
-                  {o.name} is settled
-                </option>
-              ))}
+              {toldOutcomes(m)
+                .filter((o) => isShown(o.shownWhen, JSON.parse(settings) as SettingValues))
+                .map((o) => (
+                  <option key={o.id} value={`outcome:${o.id}`}>
+                    {o.name} is settled
+                  </option>
+                ))}
               {channelItems(m, JSON.parse(bodies) as string[]).map((c) => (
                 <option key={c.id} value={`crossing:${c.id}`}>
                   {c.name} =
@@ -102,6 +109,17 @@ export const StopAtMenu = memo(function StopAtMenu({
             />
             {type === 'time' ? m.timeUnit : channel?.unit}
           </label>
+          {event?.leaps && (
+            <Select
+              label="Something leaps there: stop"
+              value={before ? 'before' : 'after'}
+              onChange={(v) => setBefore(v === 'before')}
+              options={[
+                { id: 'before', name: 'just before it' },
+                { id: 'after', name: 'just after it' },
+              ]}
+            />
+          )}
           {error && (
             <p role="alert" className="text-fine text-copper">
               {error}

@@ -28,6 +28,13 @@ export function TimeLine({
   const marks = m.events.map(() => '');
   for (let i = 0; i < events.length; i += 2 * every)
     marks[events[i]] += `M${((1000 * events[i + 1]) / head).toFixed(1)} 0V1`;
+  // What decides the rest of a run bears its name; where it happens again and again, only the first time.
+  const named = m.events.flatMap((e, kind) => {
+    if (!e.named) return [];
+    for (let i = 0; i < events.length; i += 2)
+      if (events[i] === kind) return [{ at: events[i + 1] / head, name: e.name }];
+    return [];
+  });
   return (
     <div className="relative min-w-24 flex-1">
       <svg className="pointer-events-none absolute inset-x-2 top-0 h-full w-[calc(100%-1rem)]" aria-hidden>
@@ -64,6 +71,16 @@ export function TimeLine({
             ),
         )}
       </svg>
+      {named.map(({ at, name }, i) => (
+        <span
+          key={i}
+          className="pointer-events-none absolute -top-2 bg-sheet px-0.5 text-fine leading-none whitespace-nowrap text-copper"
+          style={at < 0.75 ? { left: `calc(0.6rem + ${100 * at}%)` } : { right: `calc(0.4rem + ${100 * (1 - at)}%)` }}
+          data-named
+        >
+          {name}
+        </span>
+      ))}
       {/* The slider counts in parts of the run, whatever its unit of time. */}
       <Slider
         label="Time line"

@@ -5,8 +5,10 @@ import { ActButton, isPossible, type Chosen } from './ActButton';
 import { Steps } from './Steps';
 import { StopAtMenu } from './StopAtMenu';
 import { neighbourEvent, TimeLine } from './TimeLine';
+import { printShort } from '../core';
 import { timeText } from '../core/time';
 import type { Act } from '../core';
+import { valueText } from './words';
 import type { BenchState } from './useBench';
 
 const SPEEDS: [number, string][] = [
@@ -44,6 +46,7 @@ const Buttons = memo(function Buttons({
   playing,
   over,
   begun,
+  changed,
   atStart,
   more,
   led,
@@ -54,6 +57,8 @@ const Buttons = memo(function Buttons({
   /** Whether the run has come to its end by itself. */
   over: boolean;
   begun: boolean;
+  /** Whether something was changed since it stands still: it may be meant for this run or for the next. */
+  changed: boolean;
   atStart: boolean;
   more: boolean;
   /** Whether something else is to be done first. */
@@ -61,7 +66,7 @@ const Buttons = memo(function Buttons({
 }) {
   return (
     <>
-      <Button kind={led ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play}>
+      <Button kind={led || changed ? 'plain' : 'main'} className={compact ? 'w-20' : 'w-24'} onClick={hands.play}>
         {playing ? (
           <>
             <Pause size={16} />
@@ -70,13 +75,19 @@ const Buttons = memo(function Buttons({
         ) : (
           <>
             <Play size={16} />
-            {over ? 'Again' : 'Run'}
+            {over ? 'Again' : changed ? 'Go on' : 'Run'}
           </>
         )}
       </Button>
-      <IconButton label="Restart with these settings" onClick={hands.restart} disabled={!begun}>
+      <Button
+        kind={changed ? 'main' : 'plain'}
+        title="Begin anew with these settings; what ran is kept among the trials"
+        onClick={hands.restart}
+        disabled={!begun}
+      >
         <RotateCcw size={16} />
-      </IconButton>
+        New run
+      </Button>
       <span className="inline-flex">
         <IconButton
           label="To the event before"
@@ -215,8 +226,20 @@ export function Transport({
   const loopName = !live.loop ? 'Loop: begin here' : live.loop.to === Infinity ? 'Loop: end here' : 'Leave the loop';
   // With acts beside the other buttons the time line needs a row of its own sooner.
   const acting = m.acts.length > 0;
+  const changed = begun && live.sides.some((s) => s.run.changesAtEnd() > 0 || Object.keys(s.next).length > 0);
   return (
     <footer className="@container col-span-full border-t bg-sheet px-3 py-2" aria-label="Transport">
+      {changed && <Changed bench={bench} over={over} />}
+      {live.making !== null && (
+        <p role="status" className="pb-1 text-fine" data-testid="making">
+          This run is being made up again: {Math.floor(100 * live.making)} %. Whatever you press ends that.
+        </p>
+      )}
+      {live.pace !== null && (
+        <p role="status" className="pb-1 text-fine" data-testid="pace">
+          Slower than asked, as fast as it can be computed here: about {printShort(Number(live.pace.toPrecision(2)))}×.
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
         {next && button(next, true)}
         {m.clock === 'person' && over && (
@@ -230,6 +253,7 @@ export function Transport({
           playing={live.playing}
           over={over}
           begun={begun}
+          changed={changed}
           atStart={run.time() === 0}
           more={begun && neighbourEvent(run, 1) !== null}
           led={!!next || (m.clock === 'person' && over)}
@@ -268,12 +292,43 @@ export function Transport({
           onChange={(v) => live.setSpeed(Number(v))}
           options={SPEEDS.filter(([s]) => s <= m.fastest).map(([s, name]) => ({ id: String(s), name: `${name}×` }))}
         />
-        <StopAtMenu m={m} bodies={JSON.stringify(run.bodies())} onStopAt={live.stopAt} begun={begun} />
+        <StopAtMenu
+          m={m}
+          bodies={JSON.stringify(run.bodies())}
+          settings={JSON.stringify(live.sides[0].settings)}
+          onStopAt={live.stopAt}
+          begun={begun}
+        />
         {children}
         <span className="sr-only" role="status">
           {live.stopped ? `Stopped at ${timeText(m, run.time())}` : over ? 'The run is over.' : ''}
         </span>
       </div>
     </footer>
+  );
+}
+
+/** What was changed since the run stands still, and the two things that can be meant by it. */
+function Changed({ bench, over }: { bench: BenchState; over: boolean }) {
+  const { m, live } = bench;
+  const changes = live.sides.flatMap((s) => {
+    const before = s.run.settingsOfWhatRan();
+    return m.settings
+      .filter((x) => JSON.stringify(before[x.id]) !== JSON.stringify(s.settings[x.id]))
+      .map((x) => ({ text: `${x.name} ${valueText(m, s.settings, x.id)}`, waits: x.id in s.next }));
+  });
+  const waits = changes.length > 0 && changes.every((c) => c.waits);
+  return (
+    <p role="status" className="flex flex-wrap items-center gap-x-2 pb-1 text-fine" data-testid="changed">
+      <span>
+        Changed: <b>{changes.map((c) => c.text).join('; ') || 'and set back'}</b>.{' '}
+        {waits || over
+          ? 'It is for the next run; what ran stays as it was.'
+          : '“New run” begins with it, and what ran stays as it was. “Go on” makes it part of this run.'}
+      </span>
+      <Button small onClick={live.takeBack}>
+        Take the change back
+      </Button>
+    </p>
   );
 }

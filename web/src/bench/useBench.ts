@@ -82,14 +82,16 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
         };
       }
       const identity = identities.current[side];
+      // What was changed since it stands still hasn't run: it is no part of this trial yet.
+      const changed = s.run.changesAtEnd() > 0;
       const known = shelfNow.current.trials.find((t) => t.id === identity.id);
       shelfNow.current.keep({
         ...identity,
         ...(known && { name: known.name, note: known.note }),
-        recipe: s.run.recipe(),
+        recipe: s.run.recipeOfWhatRan(),
         until: s.run.head(),
-        settings: s.settings,
-        scene: [...s.run.scene()],
+        settings: s.run.settingsOfWhatRan(),
+        scene: changed && known ? known.scene : [...s.run.scene()],
         frame: [...s.run.frame(m.views[0].id)],
         ...(m.curves.length && { curves: m.curves.map((c, i) => (c.layer ? [] : short(s.run.curve(i)))) }),
         ...(m.outcomes.length && { outcomes: outcomesOf(m, s.run) }),
@@ -137,25 +139,35 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     const s = live.sides[side];
     const next = { ...s.settings, [id]: value };
     if (s.run.head() > 0 && m.settings.find((x) => x.id === id)!.live) {
-      setTrouble(live.act(side, { type: 'change', setting: id, value }));
+      // Typed before it is run, and not to be done to what ran: it is meant for the next run.
+      const refused = live.act(side, { type: 'change', setting: id, value });
+      const waits = refused !== undefined && !live.playing && m.clock !== 'steps' && !isAPersons(m);
+      if (waits) live.later(side, id, value);
+      setTrouble(waits ? undefined : refused);
     } else {
       restart({ side, settings: next });
     }
   };
   /** Before anything has run, and where there is no time, a hand sets the apparatus up rather than moving it. */
   const settingUp = (side: number) => m.clock === 'steps' || live.sides[side].run.head() === 0;
+  const setsOf = (handle: string) => m.handles.find((h) => h.id === handle)?.sets;
   const grab = (side: number, handle: string) => {
+    if (setsOf(handle)) return;
     if (m.clock === 'steps' && live.sides[side].run.head() > 0) restart({ side });
     else if (!settingUp(side)) setTrouble(live.act(side, { type: 'grab', handle }));
   };
   const move = (side: number, handle: string, x: number, y: number) => {
     const s = live.sides[side];
     const at = toMetres(pictures[side], x, y);
-    if (!settingUp(side)) live.act(side, { type: 'move', ...at });
+    const sets = setsOf(handle);
+    if (sets && !settingUp(side)) {
+      const { [sets]: value } = placed(m.id, handle, at.x, at.y, s.settings);
+      if (value !== s.settings[sets]) change(side, sets, value);
+    } else if (!settingUp(side)) live.act(side, { type: 'move', ...at });
     else live.restart({ side, settings: { ...s.settings, ...placed(m.id, handle, at.x, at.y, s.settings) } });
   };
-  const letGo = (side: number) => {
-    if (!settingUp(side)) live.act(side, { type: 'letGo' });
+  const letGo = (side: number, handle: string) => {
+    if (!settingUp(side) && !setsOf(handle)) live.act(side, { type: 'letGo' });
   };
   /** `telling`: whoever asks says itself what stands against it. */
   const perform = (side: number, act: string, done?: Chosen, telling?: boolean) => {
@@ -176,20 +188,19 @@ export function useBench(m: Manifest, shelf: TrialShelf, setup?: SettingValues, 
     return live.sides[side].run.dragged(act.id, which, at.x, at.y, argumentsOf(act, chosen[act.id]));
   };
   /** Puts a kept trial back on the bench, to look at again or to go on from. */
-  const load = (t: KeptTrial) => {
+  const load = (t: KeptTrial, at?: number) => {
     const why = whyNotReplay(t.recipe);
     setTrouble(why || undefined);
     if (why) return;
     close();
     identities.current = [{ id: t.id, number: t.number, name: t.name, note: t.note, at: t.at }, null];
     setSketches(t.sketches);
-    live.load(t.recipe, t.until);
+    setTrouble(live.load(t.recipe, t.until, at));
   };
   /** Puts a run that is kept ready on the bench, as a new trial. */
   const present = (setUp: SetUp) => {
     close();
-    live.load(isAPersons(m) ? { ...setUp.recipe, seed: anySeed() } : setUp.recipe, setUp.until);
-    live.seek(setUp.at);
+    setTrouble(live.load(isAPersons(m) ? { ...setUp.recipe, seed: anySeed() } : setUp.recipe, setUp.until, setUp.at));
   };
   /** A new run with the settings a kept one began with. */
   const repeat = (t: KeptTrial) => restart({ side: 0, settings: t.recipe.settings });

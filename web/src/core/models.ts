@@ -1,6 +1,7 @@
 /** The models, for a bench that runs here. Fetched only where one does. */
 import * as door from './generated/bench.js';
 import type {
+  Advice,
   BoxPlots,
   Counted,
   Distribution,
@@ -30,6 +31,11 @@ export function checkSetting(
 /** What a setting will bring about: from 0, hardly to be seen, to 1, it decides everything; and in words. */
 export function forecast(apparatus: string, setting: string, values: SettingValues) {
   return door.forecast(apparatus, setting, values) as { share?: number; words?: string };
+}
+/** What people should know of a setting as things stand; where a press helps, what it sets. */
+export function advice(apparatus: string, setting: string, values: SettingValues) {
+  const told = door.advice(apparatus, setting, values) as Advice | Record<string, never>;
+  return told.words ? (told as Advice) : undefined;
 }
 /** A list of things with one more. */
 export function addItem(apparatus: string, setting: string, value: SettingValue) {

@@ -47,7 +47,7 @@ export type Action =
   | { type: 'perform'; act: string; with?: Record<string, SettingValue> };
 export type StopAt =
   | { type: 'time'; time: number }
-  | { type: 'event'; event: string; count: number }
+  | { type: 'event'; event: string; count: number; before?: boolean }
   | { type: 'crossing'; channel: string; value: number }
   | { type: 'outcome'; outcome: string };
 export interface Failure {
@@ -63,6 +63,15 @@ export interface TablePlan {
   outcomes: string[];
   /** The curve whose points are rows. */
   profile: string;
+}
+/** What people should know of a setting as things stand. */
+export interface Advice {
+  words: string;
+  /** What a press that sets `change` says; empty for none. */
+  button: string;
+  change: SettingValues;
+  /** Whether it has to be known before the run begins. */
+  first: boolean;
 }
 /** A run as rows. */
 export interface RunTable {
@@ -90,6 +99,8 @@ type Told =
   | 'back'
   | 'recipe'
   | 'settings'
+  | 'settingsOfWhatRan'
+  | 'recipeOfWhatRan'
   | 'profile'
   | 'bodies'
   | 'itemNames'
@@ -115,6 +126,8 @@ export type Run = Omit<RunDoor, Told> & {
   stopAt(condition: StopAt): Partial<Failure>;
   recipe(): Recipe;
   settings(): SettingValues;
+  settingsOfWhatRan(): SettingValues;
+  recipeOfWhatRan(): Recipe;
   back(condition: StopAt): { found: boolean } | Failure;
 };
 /** A run that goes after another one, which somebody else has before them. */

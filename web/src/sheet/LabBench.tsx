@@ -164,8 +164,8 @@ export const LabBench = memo(function LabBench({
     shown.current = show;
     const trial = shelf.trials.find((t) => t.id === show.trial);
     if (!trial) return;
-    if (bench.trialOf(0) !== trial.id) bench.load(trial);
-    live.seek(show.frame * m.interval);
+    if (bench.trialOf(0) !== trial.id) bench.load(trial, show.frame * m.interval);
+    else live.seek(show.frame * m.interval);
     instruments.setPlacing(show.instruments);
   });
 
@@ -225,7 +225,7 @@ export const LabBench = memo(function LabBench({
               shelf={shelf}
               current={bench.trialOf(0)}
               behind={behindTrial?.id ?? null}
-              onOpen={bench.load}
+              onOpen={(t) => bench.load(t)}
               onRepeat={bench.repeat}
               onBehind={setBehindTrial}
               readOnly={readOnly}

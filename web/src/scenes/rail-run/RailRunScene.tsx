@@ -137,6 +137,18 @@ function Level({ picture }: { picture: Picture }) {
           0
         </tspan>
       </text>
+      <g
+        transform={`translate(${picture.get('level.grip.x')} ${picture.get('level.grip.y')}) scale(${k})`}
+        data-level-grip
+      >
+        <rect x={-0.16} y={-0.3} width={0.32} height={0.6} rx={0.08} {...LINE} fill="var(--sheet)" strokeWidth={1.5} />
+        <path
+          d="M-0.08 -0.1L0 -0.2L0.08 -0.1M-0.08 0.1L0 0.2L0.08 0.1"
+          {...LINE}
+          stroke="var(--indigo)"
+          strokeWidth={2}
+        />
+      </g>
     </g>
   );
 }

@@ -2,6 +2,7 @@ package cauldron.browser;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.Statistics;
+import cauldron.core.apparatus.Advice;
 import cauldron.core.apparatus.Amount;
 import cauldron.core.apparatus.Apparatus;
 import cauldron.core.apparatus.BoxPlots;
@@ -67,6 +68,14 @@ public final class BenchDoor {
         Apparatus a = Inventory.get(apparatus);
         Forecast told = a.forecast(setting, Settings.of(a.manifest(), Trees.mapFromJs(settings)));
         return Trees.toJs(told == null ? Tree.of() : Tree.of("share", told.share(), "words", told.words()));
+    }
+
+    /** What people should know of a setting: {@code {words, button, change, first}}, or empty where there is nothing. */
+    @JSExport
+    public static JSObject advice(String apparatus, String setting, JSObject settings) {
+        Apparatus a = Inventory.get(apparatus);
+        Advice told = a.advice(setting, Settings.of(a.manifest(), Trees.mapFromJs(settings)));
+        return Trees.toJs(told == null ? Tree.of() : told.toTree());
     }
 
     /** A list of things with one more: {@code {value}} or {@code {error}}. */

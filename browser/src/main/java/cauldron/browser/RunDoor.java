@@ -56,7 +56,8 @@ public final class RunDoor {
             double from = run.time();
             stopped = run.advance(seconds, now);
             if (!stopped) {
-                stop = new StopAt.Happening(event.event(), event.count() - run.count(event.event(), from, run.time()), event.before());
+                stop = new StopAt.Happening(event.event(), event.count() - run.count(event.event(), from, run.time()),
+                        event.before());
             }
         } else {
             stopped = run.advance(seconds, now);
@@ -291,6 +292,30 @@ public final class RunDoor {
     @JSExport
     public JSObject settings() {
         return Trees.toJs(run.settingsNow().toTree());
+    }
+
+    /** How many settings were changed at the end of the run, and may be meant for it or for the next one. */
+    @JSExport
+    public int changesAtEnd() {
+        return run.changesAtEnd();
+    }
+
+    /** The settings before those changes. */
+    @JSExport
+    public JSObject settingsOfWhatRan() {
+        return Trees.toJs(run.settingsOfWhatRan().toTree());
+    }
+
+    /** The recipe without those changes. */
+    @JSExport
+    public JSObject recipeOfWhatRan() {
+        return Trees.toJs(run.recipeOfWhatRan().toTree());
+    }
+
+    /** Takes those changes back. */
+    @JSExport
+    public void takeBackChanges() {
+        run.takeBackChanges();
     }
 
     /** The recipe so far. */

@@ -57,7 +57,7 @@ class FlaskTest {
         double sum = 0;
         for (int row = 1; row <= starts.length; row++) {
             if (row > 1) {
-                Chrome.button(page, "Restart with these settings").click();
+                Chrome.button(page, "New run").click();
             }
             String[] names = {"H₂", "I₂", "HI"};
             String[] called = {"Hydrogen", "Iodine", "Hydrogen iodide"};

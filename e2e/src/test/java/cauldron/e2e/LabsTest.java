@@ -304,8 +304,8 @@ class LabsTest {
     }
 
     private void runAt(int kelvin, String picoseconds) {
-        if (!Chrome.button(page, "Restart with these settings").isDisabled()) {
-            Chrome.button(page, "Restart with these settings").click();
+        if (!Chrome.button(page, "New run").isDisabled()) {
+            Chrome.button(page, "New run").click();
         }
         Locator temperature = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions()
                 .setName(Pattern.compile("^Temperature")));

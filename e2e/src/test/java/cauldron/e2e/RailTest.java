@@ -105,7 +105,7 @@ class RailTest {
         assertThat(page.locator("[data-ledger=work] > svg")).hasAttribute("aria-label", Pattern.compile("Work of the normal force 0 J"));
         // From too low it leaves the rail, and that can be stopped at.
         hands.set("Friction coefficient", "0");
-        Chrome.button(page, "Restart with these settings").click();
+        Chrome.button(page, "New run").click();
         hands.set("Let go", "5.4");
         hands.runTo("rail left", "1");
         assertThat(page.locator("[data-force='force.normal']")).hasCount(0);

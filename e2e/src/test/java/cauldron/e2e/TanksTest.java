@@ -38,7 +38,7 @@ class TanksTest {
         hands.runTo("mixed to 95 %", "1");
         assertThat(hands.came("Mixed to 95 % after")).containsText("min");
         assertThat(hands.channel("mixed")).isCloseTo(95, within(0.2));
-        Chrome.button(page, "Restart with these settings").click();
+        Chrome.button(page, "New run").click();
         // The thermometer of the lower tank is pulled below the other one's.
         double[] mercury = eyes.middle("[data-part=mercury-below]");
         var column = page.locator("[data-part=mercury-below]").boundingBox();
@@ -88,7 +88,7 @@ class TanksTest {
         double least = Double.MAX_VALUE;
         for (int i = 0; i < cores.length; i++) {
             if (i > 0) {
-                Chrome.button(page, "Restart with these settings").click();
+                Chrome.button(page, "New run").click();
                 page.getByLabel("In the neck").selectOption(cores[i]);
             }
             hands.runTo("within half a degree", "1");

@@ -40,7 +40,7 @@ class TrialsTest {
     @Test
     void runsAreKeptNamedComparedDeletedBroughtBackAndRepeated() {
         hands.runTo("a time", "1.5");
-        Chrome.button(page, "Restart with these settings").click();
+        Chrome.button(page, "New run").click();
         hands.set("Hung mass", "400");
         hands.runTo("a time", "2");
         Chrome.button(page, "Trials").click();

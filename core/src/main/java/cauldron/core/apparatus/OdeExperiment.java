@@ -26,6 +26,8 @@ public abstract class OdeExperiment extends Experiment {
     private static final int MAX_EVALUATIONS = 100;
     /** So small a part of a step shows on which side a function stands just after the step's start. */
     private static final double CLEAR_OF_START = 1e-6;
+    /** A function that is so many times what it was at its zero is another one. */
+    private static final double NOISE = 1e3;
     /** At one instant no more than so many times the detectors there are may happen. */
     private static final int MOST_ROUNDS = 8;
 
@@ -137,7 +139,8 @@ public abstract class OdeExperiment extends Experiment {
         atStart = now.clone();
         steps.from(atStart);
         for (int i = 0; i < signs.length; i++) {
-            double side = side(i);
+            double now = detectors.get(i).isWatched() ? Math.signum(value(i, 0)) : 0;
+            double side = now != 0 ? now : side(i);
             signs[i] = unasked && detectors.get(i).happensAlready(side) ? -side : side;
         }
         prepareStep();
@@ -221,7 +224,10 @@ public abstract class OdeExperiment extends Experiment {
                 detectors.get(which).passed(signs[which] > 0, start, atStart, sink);
                 double after = value(which, 0);
                 steps.from(atStart);
-                if (after != before || after == 0 || !detectors.get(which).isWatched()) {
+                if (Math.abs(after) > NOISE * Math.abs(before)) {
+                    // Its function is another one now, and stands clear of zero, however little.
+                    signs[which] = Math.signum(after);
+                } else if (after != before || after == 0 || !detectors.get(which).isWatched()) {
                     lookAnew(which);
                 }
             } else {
@@ -238,6 +244,10 @@ public abstract class OdeExperiment extends Experiment {
     private int broughtAbout(int happened) {
         for (int i = 0; i < signs.length; i++) {
             if (i == happened) {
+                continue;
+            }
+            if (signs[i] != 0 && detectors.get(i).isWatched() && signs[i] == Math.signum(value(i, 0))) {
+                // It may pass zero a hair later; then it is found there, not taken for having happened here.
                 continue;
             }
             if (signs[i] != 0 && side(i) == -signs[i]) {

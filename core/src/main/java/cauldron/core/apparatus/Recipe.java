@@ -20,6 +20,31 @@ public record Recipe(String apparatus, int modelVersion, Map<String, Object> set
     public record Timed(double time, Action action) {
     }
 
+    /**
+     * The same without what was changed at its very end. Nothing tells of such a change whether it was meant for this run
+     * or for the next one, and nothing that ran came under it.
+     *
+     * @param until how far it was run
+     */
+    public Recipe ranUntil(double until) {
+        int n = actions.size();
+        while (n > 0 && actions.get(n - 1).action() instanceof Action.Change && actions.get(n - 1).time() >= until) {
+            n--;
+        }
+        return new Recipe(apparatus, modelVersion, settings, seed, actions.subList(0, n));
+    }
+
+    /** The settings in the end: those it began with, as changed since. */
+    public Map<String, Object> settingsInTheEnd() {
+        Map<String, Object> values = new LinkedHashMap<>(settings);
+        for (Timed timed : actions) {
+            if (timed.action() instanceof Action.Change change) {
+                values.put(change.setting(), change.value());
+            }
+        }
+        return values;
+    }
+
     /** The same of another version, for {@link Apparatus#migrate}. */
     public Recipe ofVersion(int version) {
         return new Recipe(apparatus, version, settings, seed, actions);

@@ -50,6 +50,18 @@ final class Showing {
         time = (reading == null ? frame : reading.frame()) / trace.trial().rate();
     }
 
+    /** The same place a hair before, where something was changed at its moment; else null. */
+    Showing beforeChange() {
+        return trace.isChangedAt(time) ? new Showing(trace, time - 2 * Trace.SAME_MOMENT * trace.manifest().interval(), reading)
+                : null;
+    }
+
+    private Showing(Trace trace, double time, Reading reading) {
+        this.trace = trace;
+        this.reading = reading;
+        this.time = time;
+    }
+
     /**
      * What was shown there.
      *

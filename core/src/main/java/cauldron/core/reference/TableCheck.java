@@ -192,9 +192,16 @@ public final class TableCheck {
         }
         try {
             Unit unit = column.unit();
-            Showing.Shown shown = new Showing(trace(trial), reading, frame).of(reference);
-            truths.put(row + "/" + column.id(), unit.fromSi(shown.truth()));
+            Showing place = new Showing(trace(trial), reading, frame);
+            Showing.Shown shown = place.of(reference);
             ValueCheck.Found found = new ValueCheck(reference, shown, unit).of(unit.toSi(typed));
+            if (found.verdict() != Verdict.RIGHT && place.beforeChange() != null) {
+                Showing.Shown before = place.beforeChange().of(reference);
+                ValueCheck.Found then = new ValueCheck(reference, before, unit).of(unit.toSi(typed));
+                shown = then.verdict() == Verdict.RIGHT ? before : shown;
+                found = then.verdict() == Verdict.RIGHT ? then : found;
+            }
+            truths.put(row + "/" + column.id(), unit.fromSi(shown.truth()));
             return new CellCheck(row, column.id(), found.verdict(), Numbers.print(unit.fromSi(shown.truth()), FIGURES),
                     found.divisions(), unlooked, found.words());
         } catch (IllegalArgumentException e) {

@@ -17,6 +17,9 @@ final class Trace {
     /** Steps of one replay: a recording of eight minutes, or sixteen hours of two tanks. */
     private static final double MOST_STEPS = 60_000;
 
+    /** Part of a sample's interval within which two moments are one. */
+    static final double SAME_MOMENT = 1e-6;
+
     private final Trial trial;
     private final Run run;
 
@@ -46,6 +49,12 @@ final class Trace {
     Run at(double time) {
         run.seek(Math.max(0, Math.min(trial.until(), time)));
         return run;
+    }
+
+    /** Whether a setting was changed at a moment: what was read then may have been read before or after. */
+    boolean isChangedAt(double time) {
+        return trial.recipe().actions().stream().anyMatch(t -> t.action() instanceof Action.Change
+                && Math.abs(t.time() - time) <= SAME_MOMENT * manifest().interval());
     }
 
     /** The run once it is over. */

@@ -92,7 +92,8 @@ public final class TableJudgements {
             try {
                 Recipe recipe = Recipe.fromTree(Tree.map(kept, "recipe"));
                 if (recipe.apparatus().equals(manifest.id())) {
-                    trials.put(slot.substring("trial/".length()), new Trial(recipe, Tree.number(kept, "until"),
+                    double until = Tree.number(kept, "until");
+                    trials.put(slot.substring("trial/".length()), new Trial(recipe.ranUntil(until), until,
                             1 / manifest.interval(), manifest.views().get(0).id(), bench.plan().tray(), Map.of()));
                 }
             } catch (IllegalArgumentException e) {

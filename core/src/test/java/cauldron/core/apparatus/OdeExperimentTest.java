@@ -106,6 +106,22 @@ class OdeExperimentTest {
         assertThat(events(walk, 3)).containsExactlyInAnyOrder("passed 0.5", "other 0.5");
     }
 
+    /** The other mark stands a billionth of a metre further: it is met for itself, where what happens there can be seen. */
+    @Test
+    void twoAHairApartHappenEachAtItsPlace() {
+        List<Double> places = new ArrayList<>();
+        Walking walk = new Walking(WALK) {
+            {
+                when("one", x).risesTo(0.5).then((rising, t, y, sink) -> places.add(y[x]));
+                when("other", x).risesTo(0.5 + 1e-9).then((rising, t, y, sink) -> places.add(y[x]));
+                begin(0);
+            }
+        };
+        events(walk, 3);
+        assertThat(places).hasSize(2);
+        assertThat(places.get(1)).isCloseTo(0.5 + 1e-9, within(1e-12));
+    }
+
     /** What happens puts another function on its other side: that happens too, at the same instant, and once. */
     @Test
     void whatAnEventBringsAboutHappensWithIt() {

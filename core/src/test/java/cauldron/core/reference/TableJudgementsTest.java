@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.Tree;
+import cauldron.core.apparatus.Action;
+import cauldron.core.apparatus.Recipe;
+import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
 import cauldron.core.block.table.TableBlock;
@@ -184,6 +187,25 @@ class TableJudgementsTest {
         assertThat(table.cell(row, "t").verdict()).isEqualTo(Verdict.OFF);
     }
 
+    /**
+     * What is changed after the reading, where the run stands still, belongs to what comes next: neither its very value
+     * nor an old work in which it was taken into the trial is held against it.
+     */
+    private static void changedAfterwards(Run run, Map<String, Object> trial, Supplier<Judgement> judged) {
+        run.act(new Action.Change("length", 0.7));
+        trial.put("recipe", run.recipe().toTree());
+        trial.put("until", run.time());
+        assertThat(judged.get().right()).as("changed at its end").isEqualTo(2);
+        run.seek(2);
+        trial.put("recipe", run.recipe().toTree());
+        trial.put("until", 2.0);
+        assertThat(judged.get().right()).as("changed at the moment of the reading, and gone on").isEqualTo(2);
+        assertThat(BenchBlock.made(Tree.of("trial/a", Tree.of("recipe", new Recipe("pendulum", 1, Map.of("length", 1.0), 1,
+                List.of(new Recipe.Timed(2, new Action.Change("length", 0.7)))).toTree(), "until", 2.0, "settings",
+                Tree.of("length", 0.7)), "trial/b", Tree.of("recipe", new Recipe("pendulum", 1, Map.of("length", 0.7), 1,
+                List.of()).toTree(), "until", 3.0, "settings", Tree.of("length", 0.7))))).as("two trials").isEqualTo(2);
+    }
+
     /** On an open bench the trial's recipe is in the notebook; one that was tampered with is no trial. */
     @Test
     void valuesOfAnOpenBenchAreHeldAgainstTheTrialKept() {
@@ -212,6 +234,7 @@ class TableJudgementsTest {
         assertThat(judged.get().right()).isEqualTo(2);
         // By the law of energy: v² = 2 g L (cos θ − cos 60°), at most √(g L).
         assertThat(Double.parseDouble(speed)).isBetween(0.5, Math.sqrt(9.81));
+        changedAfterwards(run, trial, judged);
         trial.put("until", 1e12);
         assertThat(judged.get().cells()).allMatch(c -> c.verdict() == Verdict.NOT_HELD);
         assertThat(judged.get().cells().get(0).words()).contains("too long to be had again");

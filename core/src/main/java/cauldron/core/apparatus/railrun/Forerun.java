@@ -34,9 +34,11 @@ final class Forerun {
         while (travelled < far && stuck < 2) {
             double next = u + way * step;
             if (next < 0 || next > rail.size()) {
+                if (v2 <= 0) {
+                    // Against a buffer that it would have to leave uphill it stays.
+                    break;
+                }
                 way = -way;
-                // Against a buffer that it would have to leave uphill it stays.
-                stuck = v2 <= 0 ? stuck + 1 : 0;
                 continue;
             }
             p = rail.at(u + 0.5 * way * step);
@@ -52,6 +54,11 @@ final class Forerun {
                 double part = v2 <= 0 ? 0 : v2 / (v2 - after);
                 travelled += part * ds;
                 u += part * way * step;
+                double[] turn = rail.at(u);
+                if (turn[2] < 0) {
+                    // Where it would turn the rail hangs over: it has fallen off before.
+                    return new Forerun(travelled, turn[0]);
+                }
                 way = -way;
                 v2 = 0;
                 stuck = part == 0 ? stuck + 1 : 0;

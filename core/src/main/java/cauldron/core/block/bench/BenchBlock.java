@@ -10,6 +10,7 @@ import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 
 import cauldron.core.Tree;
+import cauldron.core.apparatus.Recipe;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Neighbours;
@@ -83,10 +84,19 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         List<Object> settings = new ArrayList<>();
         for (String name : slots.keySet()) {
             if (name.startsWith("trial/") && !Tree.flag(Tree.map(slots, name), "removed")) {
-                settings.add(Tree.map(Tree.map(slots, name), "settings"));
+                settings.add(ran(Tree.map(slots, name)));
             }
         }
         return distinct(settings);
+    }
+
+    /** The settings under which a kept trial ran, without what was changed when it was over; those kept where it can't be read. */
+    private static Map<String, Object> ran(Map<String, Object> kept) {
+        try {
+            return Recipe.fromTree(Tree.map(kept, "recipe")).ranUntil(Tree.number(kept, "until")).settingsInTheEnd();
+        } catch (IllegalArgumentException e) {
+            return Tree.map(kept, "settings");
+        }
     }
 
     /** How many of some settings differ; neither the order of names nor 1 for 1.0 makes a difference. */

@@ -34,6 +34,9 @@ class CrashRigGuardTest {
         for (double cabin = 410; cabin <= 430; cabin += 10) {
             guard.with(hold, "front", 400.0, "cabin", cabin, "speed", 75.0);
         }
+        // The belt pays out just where the chest comes to the wheel.
+        guard.with(hold, "build", "heavy", "front", 700.0, "cabin", 900.0, "speed", 88.0, "belt-stiffness", 20.0, "slack", 15.0,
+                "limit", 4.0, "met", "sled", "second-mass", 3500.0, "second-speed", 5.0, "second-front", 700.0);
         for (double front = 50; front <= 60; front += 10) {
             guard.with(hold, "front", front, "speed", 50.0);
         }
@@ -60,7 +63,7 @@ class CrashRigGuardTest {
 
     private void hold(Settings s) {
         Run run = new Run(RIG, s, 1);
-        run.seek(2);
+        run.seek(10);
         double end = run.head();
         SlowCrash slow = new SlowCrash(RIG, s, end);
         double scale = 1 + s.si(RIG.speed) + (s.value(RIG.met) == CrashRig.Met.SLED ? s.si(RIG.secondSpeed) : 0);
@@ -77,7 +80,7 @@ class CrashRigGuardTest {
         for (double[] row : slow.rows) {
             run.seek(row[0]);
             guard.holds("sled's velocity", run.read(RIG.velocity), row[1], 1e-4 * scale);
-            guard.holds("chest's velocity", run.read(RIG.chestVelocity), row[2], 1e-4 * scale);
+            guard.holds("chest's velocity", run.read(RIG.chestVelocity), row[2], 5e-4 * scale);
             guard.holds("head's velocity", run.read(RIG.headVelocity), row[3], 3e-3 * scale);
             guard.holds("cabin pushed in", run.read(RIG.intrusion), row[6], 1e-6 * scale);
         }
