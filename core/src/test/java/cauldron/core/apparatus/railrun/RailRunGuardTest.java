@@ -38,10 +38,9 @@ class RailRunGuardTest {
         double scale = mass * g * 10;
         guard.holds("rail left", first(run, RAIL.left), slow.left, 1e-3);
         guard.holds("landed", landed(run), slow.landed, 2e-3);
-        // Let go at one end of the trough it comes without friction to just the height of the other, or a hair below.
+        // Let go at an end it comes back to it without friction, or to the height of the other, or a hair below.
         double highest = rail.at(0.0)[1];
-        boolean barely = s.si(RAIL.friction) == 0 && s.si(RAIL.start) > highest - 0.01
-                && Math.abs(rail.at((double) rail.size())[1] - highest) < 0.01;
+        boolean barely = s.si(RAIL.friction) == 0 && s.si(RAIL.start) > highest - 0.01;
         if (Double.isNaN(slow.left) && !barely) {
             guard.holds("at rest", first(run, RAIL.rest), slow.rested, 5e-3);
             guard.holds("thermal energy", run.read(RAIL.account.thermal()), mass * slow.heat, 1e-4 * scale);
