@@ -54,22 +54,25 @@ public final class AnswerCheck {
     }
 
     /** What was typed, a number with its unit in one box taken apart. */
-    private record Typed(double number, String numberText, String unitText) {
+    private record Typed(double number, String numberText, String unitText, boolean mayBeThousands) {
+
+        private static Typed of(AnswerNumber read, String unit) {
+            return new Typed(read.value(), read.plain(), unit, read.mayBeThousands());
+        }
 
         /** Reads it; throws what is wrong with the number. */
         static Typed read(String typedNumber, String typedUnit) {
             String number = typedNumber.strip();
             String unit = typedUnit.strip();
             try {
-                return new Typed(Numbers.read(number), number, unit);
+                return of(AnswerNumber.read(number), unit);
             } catch (IllegalArgumentException e) {
                 int split = beginOfUnit(number);
                 if (split <= 0 || split == number.length() || !unit.isEmpty()) {
                     throw e;
                 }
                 try {
-                    return new Typed(Numbers.read(number.substring(0, split)), number.substring(0, split).strip(),
-                            number.substring(split).strip());
+                    return of(AnswerNumber.read(number.substring(0, split)), number.substring(split).strip());
                 } catch (IllegalArgumentException inner) {
                     throw e;
                 }
@@ -131,16 +134,26 @@ public final class AnswerCheck {
         }
         double given = unit.toSi(number);
         if (!unit.sameKind(key.unit())) {
-            return wrongKind(unit, key, given);
+            return wrongKind(unit, key);
         }
         if (close(given, key)) {
-            return key.figures() > 0 && Numbers.figures(numberText) != key.figures() ? figures(numberText, key)
+            return key.figures() > 0 && (numberText.isEmpty() || Numbers.figures(numberText) != key.figures())
+                    ? figures(numberText, key)
                     : new Result(Verdict.RIGHT, "Right, within the accuracy asked for.");
+        }
+        if (typed.mayBeThousands()) {
+            String digits = numberText.replace(",", "");
+            return new Result(Verdict.NOT_A_NUMBER, "Does the comma part thousands, or is it a decimal mark? Type "
+                    + digits + " for the one, " + numberText.replace(',', '.') + " for the other. This costs no try.");
         }
         return unlike(given, key);
     }
 
     private static Result figures(String typed, AnswerKey key) {
+        if (typed.isEmpty()) {
+            return new Result(Verdict.FIGURES, "The value is right. Write it as a decimal number: " + key.figures()
+                    + (key.figures() == 1 ? " significant figure is" : " significant figures are") + " asked for here.");
+        }
         boolean few = Numbers.figures(typed) < key.figures();
         return new Result(Verdict.FIGURES, "The value is right. " + key.figures() + (key.figures() == 1 ? " significant figure is"
                 : " significant figures are") + " asked for here, and yours has " + (few ? "fewer" : "more") + ": "
@@ -201,15 +214,11 @@ public final class AnswerCheck {
     private static final String VALUE = "The unit fits, but the value doesn't yet. Check your readings for one row again, then"
             + " how the answer follows from them.";
 
-    private static Result wrongKind(Unit unit, AnswerKey key, double given) {
+    private static Result wrongKind(Unit unit, AnswerKey key) {
         boolean inverse = unit.dimension().equals(key.unit().dimension().power(-1));
         if (inverse) {
             return new Result(Verdict.UPSIDE_DOWN, "Your unit, " + unit.symbol() + ", is the one asked for upside down."
                     + " Which quantity is divided by which?");
-        }
-        if (close(given, key)) {
-            return new Result(Verdict.OTHER_QUANTITY, "The number would do, but " + named(unit)
-                    + " is not the unit of this quantity. Work the unit out from your formula.");
         }
         String is = QuantityNames.of(unit);
         String asked = QuantityNames.of(key.unit());
