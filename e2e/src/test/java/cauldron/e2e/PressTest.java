@@ -71,7 +71,7 @@ class PressTest {
         Chrome.button(page, "Set the force …").click();
         hands.set("Force, pulling counted positive", "110");
         Chrome.button(page, "Do it").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("The screw ends at 25 cm");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("The screw ends at 50 cm");
     }
 
     @Test

@@ -112,7 +112,7 @@ class ReplayTest {
     private static final Recipe RAIL = new Recipe("rail-run", 1, Map.of("shape", "loop", "start", 6.2), 1,
             List.of(new Recipe.Timed(5.1, new Action.Grab("car")), new Recipe.Timed(5.3, new Action.Move(12.1, 5.2)),
                     new Recipe.Timed(5.4, new Action.LetGo()), new Recipe.Timed(9, new Action.Change("friction", 0.02))));
-    private static final Recipe CRASH = new Recipe("crash-rig", 1, Map.of("front", 250.0, "bag", true, "met", "sled"), 1,
+    private static final Recipe CRASH = new Recipe("crash-rig", 2, Map.of("front", 250.0, "bag", true, "met", "sled"), 1,
             List.of());
     private static final Recipe WATCH = new Recipe("reflex-timer", 1, Map.of("shortest", 2.0, "longest", 2.0, "events", 5.0), 3,
             List.of(new Recipe.Timed(0.5, new Action.Perform("begin")), new Recipe.Timed(1, new Action.Perform("answer")),
