@@ -71,6 +71,17 @@ public final class Guard {
                 .isLessThanOrEqualTo(1);
     }
 
+    /** When an event came first; NaN where it never did. */
+    public static double first(Run run, Event event) {
+        double[] events = run.events();
+        for (int i = 0; i < events.length; i += 2) {
+            if (events[i] == event.index()) {
+                return events[i + 1];
+            }
+        }
+        return Double.NaN;
+    }
+
     /** Settings drawn by chance: often an end of a range or what a setting begins with. */
     public static Settings drawn(Apparatus apparatus, RandomSource chance) {
         SettingException last = null;

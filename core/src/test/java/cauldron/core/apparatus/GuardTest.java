@@ -38,13 +38,7 @@ class GuardTest {
     }
 
     private static double first(Run run, String event) {
-        double[] events = run.events();
-        for (int i = 0; i < events.length; i += 2) {
-            if (events[i] == run.manifest().event(event).index()) {
-                return events[i + 1];
-            }
-        }
-        return Double.NaN;
+        return Guard.first(run, run.manifest().event(event));
     }
 
     private static double came(Run run, String outcome) {

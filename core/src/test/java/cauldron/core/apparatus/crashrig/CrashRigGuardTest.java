@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.Tree;
-import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Guard;
 import cauldron.core.apparatus.Outcome;
 import cauldron.core.apparatus.Run;
@@ -71,10 +70,10 @@ class CrashRigGuardTest {
         if (Double.isNaN(slow.contact)) {
             return;
         }
-        guard.holds("contact", at(run, RIG.contact), slow.contact, 3e-6);
-        guard.holds("cabin gives way", at(run, RIG.cabinYields), slow.cabinYields, 3e-6);
-        guard.holds("wheel", at(run, RIG.wheelStruck), slow.wheel, 3e-6);
-        guard.holds("dash", at(run, RIG.dashStruck), slow.dash, 3e-6);
+        guard.holds("contact", Guard.first(run, RIG.contact), slow.contact, 3e-6);
+        guard.holds("cabin gives way", Guard.first(run, RIG.cabinYields), slow.cabinYields, 3e-6);
+        guard.holds("wheel", Guard.first(run, RIG.wheelStruck), slow.wheel, 3e-6);
+        guard.holds("dash", Guard.first(run, RIG.dashStruck), slow.dash, 3e-6);
         guard.holds("thermal energy", run.read(RIG.thermal), slow.startEnergy + run.read(RIG.byBrake) - slow.mechanical,
                 1e-3 * slow.startEnergy);
         for (double[] row : slow.rows) {
@@ -95,15 +94,5 @@ class CrashRigGuardTest {
 
     private static double came(Run run, Outcome outcome) {
         return run.outcome(outcome);
-    }
-
-    private static double at(Run run, Event event) {
-        double[] events = run.events();
-        for (int i = 0; i < events.length; i += 2) {
-            if (events[i] == event.index()) {
-                return events[i + 1];
-            }
-        }
-        return Double.NaN;
     }
 }

@@ -1,6 +1,5 @@
 package cauldron.core.apparatus.equilibriumflask;
 
-import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Guard;
 import cauldron.core.apparatus.Run;
 import org.junit.jupiter.api.Test;
@@ -60,7 +59,7 @@ class FlaskGuardTest {
                         2e-3 * Math.max(1e-5, put[0] + put[1]));
             }
             if (!Double.isNaN(settled) && settled < 0.95 * UNTIL) {
-                guard.holds("rates equal", first(run, FLASK.settled), settled, 0.01 * settled + 0.02);
+                guard.holds("rates equal", Guard.first(run, FLASK.settled), settled, 0.01 * settled + 0.02);
             }
         });
     }
@@ -118,15 +117,5 @@ class FlaskGuardTest {
             x = nu < 0 ? Math.min(x, -put[k] / nu) : x;
         }
         return x;
-    }
-
-    private static double first(Run run, Event event) {
-        double[] events = run.events();
-        for (int i = 0; i < events.length; i += 2) {
-            if (events[i] == event.index()) {
-                return events[i + 1];
-            }
-        }
-        return Double.NaN;
     }
 }

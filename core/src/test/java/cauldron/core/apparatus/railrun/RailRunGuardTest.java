@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import cauldron.core.Tree;
 import cauldron.core.apparatus.Advice;
-import cauldron.core.apparatus.Event;
 import cauldron.core.apparatus.Guard;
 import cauldron.core.apparatus.Run;
 import cauldron.core.apparatus.Settings;
@@ -36,13 +35,13 @@ class RailRunGuardTest {
         Run run = new Run(RAIL, s, 1);
         run.seek(SHOWN);
         double scale = mass * g * 10;
-        guard.holds("rail left", first(run, RAIL.left), slow.left, 1e-3);
+        guard.holds("rail left", Guard.first(run, RAIL.left), slow.left, 1e-3);
         guard.holds("landed", landed(run), slow.landed, 2e-3);
         // Let go at an end it comes back to it without friction, or to the height of the other, or a hair below.
         double highest = rail.at(0.0)[1];
         boolean barely = s.si(RAIL.friction) == 0 && s.si(RAIL.start) > highest - 0.01;
         if (Double.isNaN(slow.left) && !barely) {
-            guard.holds("at rest", first(run, RAIL.rest), slow.rested, 5e-3);
+            guard.holds("at rest", Guard.first(run, RAIL.rest), slow.rested, 5e-3);
             guard.holds("thermal energy", run.read(RAIL.account.thermal()), mass * slow.heat, 1e-4 * scale);
             guard.holds("distance", run.read(RAIL.distance), slow.travelled, 2e-3);
             guard.holds("buffers met", run.count(RAIL.bumped, -1, SHOWN), slow.bumps, 1 + 0.02 * slow.bumps);
@@ -67,16 +66,6 @@ class RailRunGuardTest {
         for (int i = 0; i < events.length; i += 2) {
             left = events[i] == RAIL.left.index() ? events[i + 1] : left;
             if (events[i] == RAIL.landed.index() && events[i + 1] - left > SlowRail.HOP) {
-                return events[i + 1];
-            }
-        }
-        return Double.NaN;
-    }
-
-    private static double first(Run run, Event event) {
-        double[] events = run.events();
-        for (int i = 0; i < events.length; i += 2) {
-            if (events[i] == event.index()) {
                 return events[i + 1];
             }
         }
@@ -135,7 +124,7 @@ class RailRunGuardTest {
     void leavingTheRailDownhillIsNoHighestPoint() {
         Run run = own(7, 0, 0, 9, 2, 8.5, 4, 8, 5, 1, 15, 1);
         run.seek(20);
-        double left = first(run, RAIL.left);
+        double left = Guard.first(run, RAIL.left);
         assertThat(left).isPositive();
         assertThat(run.count(RAIL.highest, left - 1e-6, left + 1e-6)).isZero();
     }
@@ -147,7 +136,7 @@ class RailRunGuardTest {
             Run run = new Run(RAIL, s, 1);
             // Without friction a run that begins on a slope comes by everything twice.
             run.seek(40);
-            double left = first(run, RAIL.left);
+            double left = Guard.first(run, RAIL.left);
             Advice said = RAIL.advice("start", s);
             if (said != null) {
                 assertThat(left).as("it was said that it leaves: %s", s.toTree()).isNotNaN();
@@ -155,7 +144,7 @@ class RailRunGuardTest {
                 String across = Numbers.print(run.read(RAIL.across), 2);
                 double told = Double.parseDouble(said.words().replaceAll("[^0-9.]+", " ").trim().split(" ")[0]);
                 assertThat(told).as(across).isCloseTo(run.read(RAIL.across), within(1.0));
-            } else if (Double.isNaN(first(run, RAIL.rest)) || s.si(RAIL.friction) > 0) {
+            } else if (Double.isNaN(Guard.first(run, RAIL.rest)) || s.si(RAIL.friction) > 0) {
                 run.seek(Double.isNaN(left) ? 0 : left);
                 // One that hardly comes up to where the rail stands upright may turn there or fall.
                 assertThat(Double.isNaN(left) || run.read(RAIL.speed) < 0.3).as("nothing was said: %s", s.toTree()).isTrue();
