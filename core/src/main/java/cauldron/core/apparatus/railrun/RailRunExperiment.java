@@ -30,7 +30,6 @@ final class RailRunExperiment extends OdeExperiment {
     private static final int IN_FLIGHT = 1;
     private static final int AT_REST = 2;
     private static final int ON_GROUND = 3;
-    private static final double BAND = 1.3;
     /** Slower than this, in m/s, bounces off a buffer are over: it would come up less than a twentieth of a millimetre. */
     private static final double BARELY = 0.03;
     private static final double FLAT = 1e-12;
@@ -384,26 +383,6 @@ final class RailRunExperiment extends OdeExperiment {
         out.put(d.normalArrow, rails ? -normal * ty : 0, rails ? normal * tx : normal);
         out.put(d.frictionArrow, friction * tx, friction * ty);
         d.pointsOf(out, settings());
-        bands(out, s);
-    }
-
-    /** The energy it has, or would have, at each place of the rail, as bands upon it of one scale. */
-    private void bands(Scene out, double[] s) {
-        double[] outline = rail.outline();
-        double low = mass * gravity * rail.lowest();
-        double now = mechanical(s) - low;
-        double scale = BAND / Math.max(1e-9, now + s[heat]);
-        double[] potential = outline.clone();
-        double[] kinetic = outline.clone();
-        double[] thermal = outline.clone();
-        for (int i = 1; i < outline.length; i += 2) {
-            double stored = Math.min(now, mass * gravity * outline[i] - low);
-            potential[i] += scale * stored;
-            kinetic[i] += scale * now;
-            thermal[i] += scale * (now + s[heat]);
-        }
-        out.put(d.bandPotential, potential);
-        out.put(d.bandKinetic, kinetic);
-        out.put(d.bandThermal, thermal);
+        EnergyBand.draw(d, out, rail, mass * gravity, mechanical(s), s[heat]);
     }
 }
