@@ -1,11 +1,11 @@
-import { NotebookPen } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { isShown, type Manifest, type Outcome, type RunTable, type TrialTable } from '../core';
+import { isShown, type Manifest, type Outcome, type TrialTable } from '../core';
 import { trialTable } from '../core/models';
 import { Button, Dialog, Select, Symbol, Trouble } from '../ui';
 import { useSize } from '../ui/useSize';
 import { Axes, padOf, rangeOf, scaleOf } from './Axes';
 import { BoxPlotsPanel } from './BoxPlotsPanel';
+import { IntoNotebook, LaidWords, useLaying, type Laid, type MakeTable } from './IntoNotebook';
 import { ShowMenu } from './ShowMenu';
 import type { KeptTrial } from './trials';
 import { nameOf } from './words';
@@ -20,7 +20,7 @@ interface Props {
   trials: KeptTrial[];
   /** Outcomes that may be seen. */
   told: Outcome[];
-  onNotebook?: (table: RunTable, trials: KeptTrial[]) => string | undefined;
+  onNotebook?: (make: MakeTable, trials: KeptTrial[]) => Laid;
   onClose: () => void;
 }
 
@@ -63,17 +63,19 @@ export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
     const set = others.find((n) => n.id.startsWith(SETTING) && ids.includes(n.id));
     return (set ?? others.find((n) => cameDifferently(trials, n.id)) ?? others[0] ?? numbers[0]).id;
   });
-  const [taken, setTaken] = useState<{ trouble?: string } | null>(null);
+  const laying = useLaying(JSON.stringify(ids));
   const rows = useMemo(
     () => trials.map((t) => ({ name: nameOf(t), settings: t.settings, outcomes: t.outcomes ?? {} })),
     [trials],
   );
   const table = useMemo(() => trialTable(m.id, rows, ids), [m, rows, ids]);
   const points = useMemo(() => trialTable(m.id, rows, [x, y]), [m, rows, x, y]);
-  const trouble = 'error' in table ? table.error : 'error' in points ? points.error : taken?.trouble;
-  const take = () => {
-    const { columns, rows: cells } = table as TrialTable;
-    setTaken({ trouble: onNotebook!({ columns, rows: cells, times: trials.map((t) => t.until) }, trials) });
+  const trouble = 'error' in table ? table.error : 'error' in points ? points.error : undefined;
+  /** The same rows, with what the notebook's own columns take besides. */
+  const make = (takes: string[]) => {
+    const whole = items.map((i) => i.id).filter((id) => ids.includes(id) || takes.includes(id));
+    const answer = trialTable(m.id, rows, whole);
+    return 'error' in answer ? answer : { ...answer, times: trials.map((t) => t.until) };
   };
   return (
     <Dialog open title="Over all trials" onClose={onClose} wide>
@@ -94,19 +96,16 @@ export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
           chosen={ids}
           onChange={(next) => {
             setIds(items.map((i) => i.id).filter((id) => next.includes(id)));
-            setTaken(null);
           }}
         />
         {onNotebook && (
-          <Button small kind="main" disabled={'error' in table || (taken !== null && !taken.trouble)} onClick={take}>
-            <NotebookPen size={13} aria-hidden />
-            Into the notebook
-          </Button>
+          <IntoNotebook
+            disabled={'error' in table || laying.now?.said !== undefined}
+            onPress={() => laying.tell(onNotebook(make, trials))}
+          />
         )}
-        <span role="status" className="text-fine text-verdigris">
-          {taken && !taken.trouble && `${trials.length} rows stand in the notebook now. Undo takes them out.`}
-        </span>
       </div>
+      <LaidWords {...laying} />
       <Trouble error={trouble} />
       {!('error' in table) && <Rows table={table} />}
     </Dialog>

@@ -1,10 +1,11 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { NotebookPen, Save } from 'lucide-react';
+import { Save } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { printShort, type Manifest, type Run, type RunTable, type TablePlan } from '../core';
 import { tableOf } from '../core/models';
 import { Button, inputClass, Select, Symbol, Trouble } from '../ui';
 import { save } from '../ui/save';
+import { IntoNotebook, LaidWords, useLaying, type LayRows } from './IntoNotebook';
 import { ShowMenu } from './ShowMenu';
 import { toldOutcomes } from '../core/words';
 import { channelItems } from './words';
@@ -23,8 +24,8 @@ interface Props {
   /** Events at which there are rows at first; without it, as the apparatus suggests. */
   at?: string[];
   onSeek: (time: number) => void;
-  /** Brings the table into the notebook, where there is one; answers what stands against it. */
-  onNotebook?: (table: RunTable) => string | undefined;
+  /** Brings the table into the notebook, where there is one. */
+  onNotebook?: LayRows;
 }
 
 /** How rows are made, as one of the ways offered. */
@@ -41,6 +42,7 @@ function firstPlan(m: Manifest, allowed: string[] | undefined, at: string[]): Ta
     events: at.length ? at : m.events.map((e) => e.id),
     channels: plain.slice(0, allowed ? 12 : 4).map((c) => c.id),
     outcomes: allowed ? m.outcomes.filter((o) => may(o.id)).map((o) => o.id) : [],
+    settings: [],
     profile: '',
   };
 }
@@ -49,7 +51,6 @@ function firstPlan(m: Manifest, allowed: string[] | undefined, at: string[]): Ta
 export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNotebook }: Props) {
   const [plan, setPlan] = useState(() => firstPlan(m, allowed, at));
   const [interval, setInterval] = useState(() => String(plan.interval));
-  const [taken, setTaken] = useState<{ key: string; trouble?: string; rows: number } | null>(null);
   const may = (id: string) => !allowed || allowed.includes(id);
   const bodies = run.bodies();
   const named = [...channelItems(m, bodies), ...toldOutcomes(m)].filter((c) => may(c.id));
@@ -58,7 +59,13 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
   // While it runs the rows stay: they are made when it rests.
   const key = playing
     ? 'playing'
-    : JSON.stringify([plan, head, actions, bodies, plan.rows === 'profile' ? run.time() : run.time() === head]);
+    : JSON.stringify([
+        plan,
+        head,
+        actions,
+        bodies,
+        ['profile', 'now'].includes(plan.rows) ? run.time() : run.time() === head,
+      ]);
   const kept = useRef<{ key: string; run: Run; table: RunTable | null; error?: string }>({ key: '', run, table: null });
   const made = useMemo(() => {
     if (playing && kept.current.run === run) return kept.current;
@@ -74,11 +81,26 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
     ...(m.clock === 'steps' ? [] : [{ id: 'interval', name: 'at an interval' }]),
     ...(m.clock !== 'steps' && m.events.length ? [{ id: 'events', name: 'at events' }] : []),
     { id: 'actions', name: 'at each thing done' },
+    { id: 'now', name: 'the moment shown' },
     ...m.profiles.filter((p) => may(p.id)).map((p) => ({ id: `profile:${p.id}`, name: `${p.name}, now` })),
   ];
-  const take = (table: RunTable) => {
-    const trouble = onNotebook!(table);
-    setTaken({ key, trouble, rows: table.rows.length });
+  const laying = useLaying(key);
+  /** The same rows, with what the notebook's own columns take besides. */
+  const make = (takes: string[]) => {
+    const also = (has: string[], from: readonly { id: string }[], prefix = '') => [
+      ...new Set([...has, ...from.filter((x) => takes.includes(prefix + x.id)).map((x) => x.id)]),
+    ];
+    const whole = {
+      ...plan,
+      channels: also(plan.channels, m.channels),
+      outcomes: also(plan.outcomes, m.outcomes, 'came.'),
+      settings: also(
+        [],
+        m.settings.filter((s) => s.type !== 'items'),
+        'set.',
+      ),
+    };
+    return tableOf(run, plan.rows === 'profile' ? plan : whole);
   };
   const csv = async () => {
     const { default: Papa } = await import('papaparse');
@@ -137,10 +159,7 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
         )}
         <span className="ml-auto flex gap-1.5">
           {onNotebook && (
-            <Button small kind="main" disabled={!made.table?.rows.length} onClick={() => take(made.table!)}>
-              <NotebookPen size={13} aria-hidden />
-              Into the notebook
-            </Button>
+            <IntoNotebook disabled={!made.table?.rows.length} onPress={() => laying.tell(onNotebook(make))} />
           )}
           <Button small disabled={!made.table?.rows.length} onClick={() => void csv()}>
             <Save size={13} aria-hidden />
@@ -148,10 +167,8 @@ export function RunTablePanel({ m, run, playing, allowed, at = [], onSeek, onNot
           </Button>
         </span>
       </header>
-      <Trouble error={made.error ?? (taken?.key === key ? taken.trouble : undefined)} />
-      <p role="status" className="px-3 text-fine text-verdigris">
-        {taken?.key === key && !taken.trouble && `${taken.rows} rows stand in the notebook now. Undo takes them out.`}
-      </p>
+      <Trouble error={made.error} />
+      <LaidWords {...laying} />
       {made.table && <Rows m={m} table={made.table} now={run.time()} onSeek={onSeek} />}
     </section>
   );

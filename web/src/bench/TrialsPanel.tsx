@@ -1,7 +1,7 @@
 import { ChartScatter, FolderOpen, GitCompare, Repeat, Spline, Trash2 } from 'lucide-react';
 import { use, useState } from 'react';
 import { dayAndTime } from '../ui/dates';
-import type { Manifest, RunTable } from '../core';
+import type { Manifest } from '../core';
 import { whyNotReplay } from '../core/models';
 import { sceneOf } from '../scenes';
 import { NO_LAYERS, pictureOfRun } from '../picture/picture';
@@ -11,6 +11,7 @@ import { OverTrials } from './OverTrials';
 import { lengthText } from '../core/time';
 import type { KeptTrial, TrialShelf } from './trials';
 import { toldOutcomes } from '../core/words';
+import type { Laid, MakeTable } from './IntoNotebook';
 import { nameOf, outcomeText, summary } from './words';
 
 interface Props {
@@ -24,8 +25,8 @@ interface Props {
   readOnly?: boolean;
   /** Outcomes that may be seen over all trials; without it, all. */
   allowed?: string[];
-  /** Brings a table of trials into the notebook, where there is one; answers what stands against it. */
-  onNotebook?: (table: RunTable, trials: KeptTrial[]) => string | undefined;
+  /** Brings a table of trials into the notebook, where there is one. */
+  onNotebook?: (make: MakeTable, trials: KeptTrial[]) => Laid;
 }
 
 /** The run history: every run with its picture, settings and date; name it, open it, repeat it, compare it. */

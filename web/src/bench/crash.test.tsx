@@ -1,9 +1,10 @@
 import { act, fireEvent, render, renderHook, screen, within } from '@testing-library/react';
 import { expect, test, vi } from 'vitest';
-import { initialSettings, manifestOf, type SettingValues } from '../core';
+import { initialSettings, manifestOf, type RunTable, type SettingValues } from '../core';
 import { openRun, trialTable } from '../core/models';
 import { onAPage } from '../ui/page.fixture';
 import { CameTo } from './CameTo';
+import type { Laid, MakeTable } from './IntoNotebook';
 import { OverTrials } from './OverTrials';
 import { paceText } from '../core/time';
 import type { KeptTrial } from './trials';
@@ -81,7 +82,7 @@ test('a run stops where an outcome is settled, and is told so', () => {
 
 test('all trials in a table and as points, and into the notebook with their origin', () => {
   const trials = [kept(1, { front: 700 }), kept(2, { front: 250 }), kept(3, { front: 250, bag: true })];
-  const take = vi.fn((): string | undefined => undefined);
+  const take = vi.fn<(make: MakeTable, of: KeptTrial[]) => Laid>(() => ({ said: '3 rows stand there.' }));
   const { container } = render(
     <OverTrials m={m} trials={trials} told={m.outcomes} onNotebook={take} onClose={() => undefined} />,
   );
@@ -101,11 +102,15 @@ test('all trials in a table and as points, and into the notebook with their orig
   fireEvent.change(dialog.getByLabelText('Along'), { target: { value: 'came.cost' } });
   expect(screen.getByRole('img').getAttribute('aria-label')).toMatch(/against Cost of the build/);
   fireEvent.click(dialog.getByText('Into the notebook'));
-  const [table, of] = take.mock.lastCall as unknown as [{ rows: string[][]; times: number[] }, KeptTrial[]];
+  const [make, of] = take.mock.lastCall!;
+  const table = make([]) as RunTable;
   expect(table.rows.map((r) => r[1])).toEqual(['700', '250', '250']);
   expect(table.times).toEqual(trials.map((t) => t.until));
   expect(of.map((t) => t.id)).toEqual(['t1', 't2', 't3']);
-  expect(dialog.getByText(/3 rows stand in the notebook/)).toBeTruthy();
+  expect(dialog.getByText('3 rows stand there.')).toBeTruthy();
+  // What a column of the notebook takes comes too, though it was the same in all trials; what isn't told doesn't.
+  const more = make(['set.cabin', 'set.none', 'came.cost']) as RunTable;
+  expect(more.columns.map((c) => c.id).filter((id) => !table.columns.some((c) => c.id === id))).toEqual(['set.cabin']);
   // Pressed ten times, it is taken once; other columns are another table.
   for (let i = 0; i < 10; i++) fireEvent.click(dialog.getByText('Into the notebook'));
   expect(take).toHaveBeenCalledTimes(1);
@@ -114,7 +119,7 @@ test('all trials in a table and as points, and into the notebook with their orig
 
 test('what stands against taking a table is said, and it can be tried again', () => {
   const trials = [kept(1, { front: 700 }), kept(2, { front: 250 })];
-  const take = vi.fn((): string | undefined => 'This lab has no table to take them into.');
+  const take = vi.fn((): Laid => ({ trouble: 'This lab has no table to take them into.' }));
   render(<OverTrials m={m} trials={trials} told={m.outcomes} onNotebook={take} onClose={() => undefined} />);
   const dialog = within(screen.getByRole('dialog'));
   fireEvent.click(dialog.getByText('Into the notebook'));

@@ -4,6 +4,7 @@ import { expect, test, vi } from 'vitest';
 import { initialSettings, manifestOf, type RunTable } from '../core';
 import { openRun } from '../core/models';
 import { onAPage } from '../ui/page.fixture';
+import type { LayRows } from './IntoNotebook';
 import { RunTablePanel } from './RunTablePanel';
 import { Steps } from './Steps';
 import type { BenchState } from './useBench';
@@ -41,7 +42,7 @@ test('a run as rows at an interval: the interval is typed, and nonsense is said'
 
 test("what may be taken is the lab's choice, with rows at its events, and brought in as it is asked for", () => {
   const run = rolled(12);
-  const take = vi.fn((): string | undefined => undefined);
+  const take = vi.fn<LayRows>(() => ({ said: 'They stand there.' }));
   render(
     <RunTablePanel
       m={rails}
@@ -55,13 +56,15 @@ test("what may be taken is the lab's choice, with rows at its events, and brough
   );
   expect(heads()).toEqual(['t / s', 'event', 'v / m/s']);
   fireEvent.click(screen.getByText('Into the notebook'));
-  const [table] = take.mock.lastCall as unknown as [RunTable];
+  const [make] = take.mock.lastCall!;
+  const table = make(['set.mass', 'height', 'nonsense']) as RunTable;
+  expect(table.columns.map((c) => c.id)).toEqual(['time', 'event', 'speed', 'height', 'set.mass']);
   expect(table.rows.length).toBeGreaterThan(2);
   expect(new Set(table.rows.map((r) => r[1]))).toEqual(new Set(['lowest point']));
   // Nothing is lost on the rail: it is as fast each time.
   expect(new Set(table.rows.map((r) => r[2])).size).toBe(1);
-  expect(screen.getByText(/rows stand in the notebook now/)).toBeTruthy();
-  take.mockReturnValue('A table takes at most 20000 rows; with these it would have 20006.');
+  expect(screen.getByText('They stand there.')).toBeTruthy();
+  take.mockReturnValue({ trouble: 'A table takes at most 20000 rows; with these it would have 20006.' });
   fireEvent.click(screen.getByText('Into the notebook'));
   expect(screen.getByRole('alert').textContent).toMatch(/at most 20000/);
 });

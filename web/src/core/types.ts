@@ -55,12 +55,14 @@ export interface Failure {
 }
 /** When a row of a run table is made, and what stands in it. */
 export interface TablePlan {
-  rows: 'interval' | 'events' | 'actions' | 'profile';
+  rows: 'interval' | 'events' | 'actions' | 'now' | 'profile';
   /** In the manifest's unit of time. */
   interval: number;
   events: string[];
   channels: string[];
   outcomes: string[];
+  /** Whose values at each row stand in columns of their own. */
+  settings: string[];
   /** The curve whose points are rows. */
   profile: string;
 }

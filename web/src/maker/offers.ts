@@ -84,6 +84,7 @@ export function offersOf(sheet: Tree, one: Tree, manifests: Record<string, Manif
     },
     several: {
       ...(m ? severalOf(m) : {}),
+      ...(one.type === 'table' ? { takes: takenIn(withM('bench')) } : {}),
       spotCheck: blocks.filter((b) => Number(b.points) > 0).map((b) => ({ id: idOf(b), name: headingOf(b) })),
     },
     settings: m?.settings ?? [],
@@ -119,6 +120,24 @@ function heldAgainst(table: Tree, choices: Tree[], shown: Manifest[]): Record<st
     per: each(fields.filter((f) => f.kind === 'length').map(({ id }) => ({ id, name: `length: ${id}` }))),
     since: moments,
   };
+}
+
+/** What a table's column may take in of the benches on the sheet. */
+function takenIn(shown: Manifest[]): Offer[] {
+  return each([
+    { id: 'time', name: 'time' },
+    { id: 'step', name: 'step' },
+    { id: 'event', name: 'what happened' },
+    { id: 'done', name: 'what was done' },
+    { id: 'trial', name: 'name of the trial' },
+    ...shown.flatMap((m) => [
+      ...m.channels.map(({ id, name }) => ({ id, name: `value: ${name}` })),
+      ...m.settings
+        .filter((s) => s.type !== 'items')
+        .map(({ id, name }) => ({ id: `set.${id}`, name: `setting: ${name}` })),
+      ...m.outcomes.map(({ id, name }) => ({ id: `came.${id}`, name: `outcome: ${name}` })),
+    ]),
+  ]);
 }
 
 /** What a bench or recordings of an apparatus may show and let be done. */

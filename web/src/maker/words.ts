@@ -31,6 +31,7 @@ const SAID: Record<string, string> = {
   setup: 'How it stands at first',
   spotCheck: 'Spot check: looked at for what is right',
   tableAt: 'Rows of its table at first',
+  takes: 'Filled by “Into the notebook” with',
   to: 'To',
   tolerance: 'Tolerance, in the unit',
   tolerancePercent: 'Tolerance, in per cent',

@@ -1,6 +1,7 @@
 import { convert, type ColumnSpec, type RunTable } from '../core';
 import type { Brought } from './ImportDialog';
 import type { Change } from './journal';
+import { takeIn, type Taken } from './takeRun';
 import { nextRow, rowsChange, type NotebookTable, type Reading, type RowWords } from './table';
 import type { Edits } from './useEdits';
 
@@ -87,47 +88,15 @@ export function tableOps(table: NotebookTable, edits: Edits) {
         ),
       ]);
     },
-    /**
-     * Takes in a table of a run, or of trials, below what stands there, as one step; each value knows its trial and its
-     * moment.
-     * Answers what stands against it, if anything does.
-     */
-    takeRun: ({ columns: all, rows: whole, times }: RunTable, reading: (time: number, row: number) => Reading) => {
-      if (order.length + whole.length > MOST_ROWS)
-        return `A table takes at most ${MOST_ROWS} rows; with these it would have ${order.length + whole.length}.`;
-      // What only says which row it is belongs into a table that has a place for it, or has no place for anything.
-      const fits = all.map((head) => columnFor(table.columns, head));
-      const some = fits.some(Boolean);
-      const kept = all.map((head, j) => !some || !!fits[j] || !['time', 'step', 'event', 'done'].includes(head.id));
-      const heads = all.filter((_, j) => kept[j]);
-      const lines = whole.map((line) => line.filter((_, j) => kept[j]));
-      const taken = new Set(table.columns.map((c) => c.symbol));
-      const fresh: ColumnSpec[] = [];
-      const into = heads.map((head) => columnFor(table.columns, head) ?? freshFor(head, taken, fresh));
-      const texts = heads.map((head, j) => {
-        const said = lines.map((line) => line[j]);
-        if (head.label || head.unit === into[j].unit) return said;
-        const answer = convert(said, head.unit, into[j].unit);
-        return 'texts' in answer ? answer.texts : said;
-      });
-      const next = rowsFrom(order.length, lines.length);
-      edits.apply([
-        ...(fresh.length ? [columns([...table.columns, ...fresh])] : []),
-        rows(next),
-        ...lines.flatMap((_, i) =>
-          into.flatMap((c, j) =>
-            texts[j][i] === ''
-              ? []
-              : [
-                  {
-                    slot: `cell/${next[order.length + i]}/${c.id}`,
-                    value: { text: texts[j][i], ...(c.kind === 'measured' && { reading: reading(times[i], i) }) },
-                  },
-                ],
-          ),
-        ),
-      ]);
-      return undefined;
+    /** Takes in a table of a run, or of trials, as one step; tells what became of it. */
+    takeRun: (
+      run: RunTable,
+      reading: (time: number, row: number) => Reading,
+      how: { asked?: ColumnSpec[]; ownColumns?: boolean } = {},
+    ): Taken => {
+      const { changes, ...taken } = takeIn(table, run, reading, how);
+      if (changes.length > 0) edits.apply(changes);
+      return taken;
     },
     /** Writes lines of texts, from a cell on, into the columns that can be typed in. */
     paste: (at: number, column: string, lines: string[][]) => {
@@ -147,34 +116,6 @@ export function tableOps(table: NotebookTable, edits: Edits) {
       edits.apply(changes);
     },
   };
-}
-
-const MOST_ROWS = 20_000;
-type RunColumn = RunTable['columns'][number];
-
-/** The column that takes in a column of a run: of one symbol, in a unit of one kind. */
-function columnFor(columns: ColumnSpec[], head: RunColumn) {
-  const alike = columns.find(
-    (c) =>
-      c.kind === (head.label ? 'label' : 'measured') && (head.label ? c.name === head.name : c.symbol === head.symbol),
-  );
-  return alike && (alike.unit === head.unit || 'texts' in convert(['1'], head.unit, alike.unit)) ? alike : undefined;
-}
-
-/** A new column for one of a run, with a symbol that none has yet. */
-function freshFor(head: RunColumn, taken: Set<string>, fresh: ColumnSpec[]): ColumnSpec {
-  let { symbol } = head;
-  for (let n = 2; taken.has(symbol); n++) symbol = `${head.symbol.split('_')[0]}_${n}`;
-  taken.add(symbol);
-  const column: ColumnSpec = {
-    id: `run-${head.id.replaceAll('.', '-')}-${crypto.randomUUID().slice(0, 6)}`,
-    name: head.name,
-    symbol,
-    unit: head.unit,
-    kind: head.label ? 'label' : 'measured',
-  };
-  fresh.push(column);
-  return column;
 }
 
 export type TableOps = ReturnType<typeof tableOps>;

@@ -4,6 +4,7 @@ import { onAPage } from '../ui/page.fixture';
 import { table } from './fixture';
 import type { Change } from './journal';
 import { tableOps } from './tableOps';
+import { takenWords } from './takeRun';
 
 onAPage();
 
@@ -21,10 +22,12 @@ const run: RunTable = {
   ],
 };
 
-function taken(spec: ReturnType<typeof table>, what = run) {
+const byFrame = (time: number) => ({ trial: 'trial-7', frame: 60 * time, instruments: {} });
+
+function taken(spec: ReturnType<typeof table>, what = run, how: { ownColumns?: boolean } = {}) {
   const apply = vi.fn<(changes: Change[]) => void>();
   const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
-  tableOps(spec, edits).takeRun(what, (time) => ({ trial: 'trial-7', frame: 60 * time, instruments: {} }));
+  tableOps(spec, edits).takeRun(what, byFrame, how);
   expect(apply).toHaveBeenCalledTimes(1);
   return new Map(apply.mock.calls[0][0].map(({ slot, value }) => [slot, value]));
 }
@@ -45,10 +48,11 @@ test('a run goes below what stands there, its values said in the columns own uni
   expect(changes.has(`cell/${rows[2]}/L`)).toBe(false);
 });
 
-test('what the table has no column for becomes one, with name, symbol and unit; words of the row do not', () => {
-  const changes = taken(table());
+test('what the table has no column for stays out unless it is asked for; then it gets name, symbol and unit', () => {
+  expect(taken(table()).has('columns')).toBe(false);
+  const changes = taken(table(), run, { ownColumns: true });
   const { columns } = changes.get('columns') as { columns: { symbol: string; unit: string; name: string }[] };
-  expect(columns.map((c) => c.symbol)).toEqual(['cord', 'L', 't', 'T', 'v']);
+  expect(columns.map((c) => c.symbol)).toEqual(['cord', 'L', 't', 'T', 'event', 'v']);
   expect(columns.at(-1)).toMatchObject({ name: 'Speed', unit: 'm/s', kind: 'measured' });
 });
 
@@ -72,7 +76,7 @@ test('more rows than a table can keep are refused in words, and nothing is writt
     frame: 0,
     instruments: {},
   }));
-  expect(said).toBe('A table takes at most 20000 rows; with these it would have 20001.');
+  expect(said.trouble).toBe('A table takes at most 20000 rows; with these it would have 20001.');
   expect(apply).not.toHaveBeenCalled();
 });
 
@@ -82,7 +86,7 @@ test('ten thousand rows are one step, and can be worked out', () => {
     times: Array.from({ length: 10_000 }, (_, i) => i / 60),
     rows: Array.from({ length: 10_000 }, (_, i) => [String(i), String(2 * i)]),
   };
-  const changes = taken(table(), many);
+  const changes = taken(table(), many, { ownColumns: true });
   expect(changes.size).toBe(20_002);
   const columns = (changes.get('columns') as { columns: ReturnType<typeof table>['columns'] }).columns;
   const rows = (changes.get('rows') as { order: string[] }).order.map((id) => ({
@@ -90,4 +94,56 @@ test('ten thousand rows are one step, and can be worked out', () => {
     cells: Object.fromEntries(columns.map((c) => [c.id, String(changes.get(`cell/${id}/${c.id}`)?.text ?? '')])),
   }));
   expect(workOut({ columns, rows }).columns.at(-1)!.values[9_999]).toBe(19_998);
+});
+
+test('a column gets what the lab says that it takes, whatever it is called, and only once', () => {
+  const trials: RunTable = {
+    columns: [
+      { id: 'trial', name: 'trial', symbol: 'trial', unit: '', label: true },
+      { id: 'set.neck', name: 'In the neck', symbol: 'In the neck', unit: '', label: true },
+      { id: 'came.even-at', name: 'Within half a degree after', symbol: 't_e', unit: 'min', label: false },
+    ],
+    times: [600, 900],
+    rows: [
+      ['Trial 1', 'copper', '8.2'],
+      ['Trial 2', 'glass', '41.0'],
+    ],
+  };
+  const spec = {
+    ...table(),
+    columns: [
+      { id: 'core', name: 'core', symbol: 'core', unit: '', kind: 'label' as const, takes: ['set.core', 'set.neck'] },
+      { id: 'what', name: 'remark', symbol: 'what', unit: '', kind: 'label' as const },
+      { id: 't', name: 'how long', symbol: 'D', unit: 's', kind: 'measured' as const, takes: ['came.even-at'] },
+    ],
+  };
+  const apply = vi.fn<(changes: Change[]) => void>();
+  const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
+  const of = (_: number, row: number) => ({ trial: `trial-${row}`, frame: 1, instruments: {} });
+  const said = tableOps(spec, edits).takeRun(trials, of);
+  expect(said).toEqual({ rows: 2, fresh: 2, left: [], empty: ['remark'] });
+  const cells = apply.mock.calls[0][0].filter((c) => c.slot.startsWith('cell/')).map((c) => c.value.text);
+  expect(cells).toEqual(['copper', 'glass', '492', '2460']);
+  expect(takenWords(said, 'Cores')).toBe(
+    '2 rows stand in “Cores” now. Undo takes them out. Left for you to type: remark.',
+  );
+});
+
+test('a moment that stands in the notebook already makes no second row; gaps are filled, nothing is written over', () => {
+  const before = table(['Tern', '42.0', ''], ['', '', '9']);
+  before.cells['r1/L'].reading = byFrame(0.5);
+  const changes = taken(before);
+  const rows = (changes.get('rows') as { order: string[] }).order;
+  expect(rows).toHaveLength(3);
+  expect(changes.has('cell/r1/L')).toBe(false);
+  expect(changes.get('cell/r1/t')).toMatchObject({ text: '0.500' });
+  expect(changes.get(`cell/${rows[2]}/t`)).toMatchObject({ text: '1.250' });
+  const apply = vi.fn<(changes: Change[]) => void>();
+  const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
+  const full = table(['Tern', '42.0', '0.5'], ['Tern', '40.0', '1.2']);
+  full.cells['r1/t'].reading = byFrame(0.5);
+  full.cells['r2/t'].reading = byFrame(1.25);
+  const said = tableOps(full, edits).takeRun(run, byFrame);
+  expect(apply).not.toHaveBeenCalled();
+  expect(takenWords(said, 'Readings')).toMatch(/^All 2 rows stood in “Readings” already\./);
 });

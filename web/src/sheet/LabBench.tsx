@@ -7,6 +7,7 @@ import { CameTo } from '../bench/CameTo';
 import { ChannelGraph } from '../bench/ChannelGraph';
 import { forceLayers } from '../bench/ForceArrows';
 import { HistogramPanel } from '../bench/HistogramPanel';
+import type { Laid, MakeTable } from '../bench/IntoNotebook';
 import { ProfileGraph } from '../bench/ProfileGraph';
 import { RunTablePanel } from '../bench/RunTablePanel';
 import { populationNames } from '../bench/words';
@@ -15,7 +16,7 @@ import { ShowMenu } from '../bench/ShowMenu';
 import type { KeptTrial, TrialShelf } from '../bench/trials';
 import { TrialsPanel } from '../bench/TrialsPanel';
 import { useBench } from '../bench/useBench';
-import { type BlockOf, type Drawing, type Manifest, type Run, type RunTable } from '../core';
+import { type BlockOf, type Drawing, type Manifest, type Run } from '../core';
 import { replay } from '../core/models';
 import { InstrumentLayer } from '../instruments/InstrumentLayer';
 import { InstrumentStrip } from '../instruments/InstrumentStrip';
@@ -79,7 +80,7 @@ interface Props {
   looking: Looking;
   onTake: (laidAs: string) => void;
   /** Brings a run's table into the notebook's table in front. */
-  onRows: (table: RunTable, reading: (time: number, row: number) => Reading) => string | undefined;
+  onRows: (make: MakeTable, reading: (time: number, row: number) => Reading) => Laid;
 }
 
 /** An open bench inside a lab, set up as its block says. Not drawn anew with every key typed beside it. */
@@ -118,15 +119,15 @@ export const LabBench = memo(function LabBench({
   const layerSet = useMemo(() => new Set(layers), [layers]);
   const bins = m.distributions.filter((d) => block.histograms.includes(d.id));
 
-  const rowsTaken = (table: RunTable) => {
+  const rowsTaken = (make: MakeTable): Laid => {
     bench.keepAll();
     const trial = bench.trialOf(0);
-    if (!trial) return 'Nothing has happened here yet: run it first.';
-    return onRows(table, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
+    if (!trial) return { trouble: 'Nothing has happened here yet: run it first.' };
+    return onRows(make, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
   };
 
-  const trialsTaken = (table: RunTable, trials: KeptTrial[]) =>
-    onRows(table, (time, row) => ({ trial: trials[row].id, frame: time / m.interval, instruments: {} }));
+  const trialsTaken = (make: MakeTable, trials: KeptTrial[]) =>
+    onRows(make, (time, row) => ({ trial: trials[row].id, frame: time / m.interval, instruments: {} }));
 
   // A lying picture leaves room beside it, an upright one below.
   const lying = m.views[0].aspect > UPRIGHT;

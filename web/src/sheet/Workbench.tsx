@@ -1,11 +1,10 @@
 import { use, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { Schemas } from '../api/client';
-import { manifestOf, type RunTable, type Sheet } from '../core';
+import { manifestOf, type Sheet } from '../core';
 import type { FilmPlace } from '../films/film';
 import type { Judged } from '../marking';
 import type { Journal } from '../notebook/journal';
 import type { Reading } from '../notebook/table';
-import { tableOps } from '../notebook/tableOps';
 import { EmptyBench } from '../picture/EmptyBench';
 import { Button } from '../ui';
 import { Arrangement } from './Arrangement';
@@ -13,6 +12,7 @@ import { DeskPane, LiveBench } from './DeskPane';
 import { FilmDesk } from './FilmDesk';
 import { blocksOf, stanceOf, useFront, type Stance } from './front';
 import { GraphPane } from './GraphPane';
+import { layRows, type TakeRows } from './layRows';
 import type { Looking } from './looking';
 import type { Standing } from './standing';
 import { TablePane, type SelectedCell } from './TablePane';
@@ -110,15 +110,14 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
     };
   });
   const take = useCallback((instrument: string) => latest.current(instrument), []);
-  const latestRows = useRef<ReturnType<typeof tableOps>['takeRun']>(() => undefined);
+  const latestRows = useRef<TakeRows>(() => ({}));
+  const takeRows = useCallback<TakeRows>((...what) => latestRows.current(...what), []);
   useEffect(() => {
-    latestRows.current = (rows, reading) =>
-      at ? tableOps(at.table, at.edits).takeRun(rows, reading) : 'This lab has no table to take them into.';
+    latestRows.current = (...what) =>
+      at
+        ? layRows(at, tables, chooseTable, takeRows, ...what)
+        : { trouble: 'This lab has no table to take them into.' };
   });
-  const takeRows = useCallback(
-    (rows: RunTable, reading: (time: number, row: number) => Reading) => latestRows.current(rows, reading),
-    [],
-  );
   const onDesk = useMemo(() => trials.filter((t) => t.block === desk?.id), [trials, desk?.id]);
   const note = useMemo(() => asked && <HowRead text={asked.text} onBack={back} />, [asked, back]);
 

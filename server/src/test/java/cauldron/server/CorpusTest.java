@@ -6,7 +6,7 @@ import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
 import cauldron.core.block.Block;
 import cauldron.core.block.table.TableBlock;
-import cauldron.core.block.table.Gathered;
+import cauldron.core.block.table.RowsAsked;
 import cauldron.core.sheet.Progress;
 import cauldron.core.sheet.Sheet;
 import cauldron.server.assignments.Assignments;
@@ -130,7 +130,7 @@ class CorpusTest {
                 if (block instanceof TableBlock table) {
                     DataTable worked = DataTable.of(progress.table(table));
                     List<Object> columns = new ArrayList<>();
-                    columns.add("complete rows: " + Gathered.completeRows(worked, table.columns()));
+                    columns.add("complete rows: " + RowsAsked.of(worked, table.columns(), 0).complete());
                     for (DataTable.Column c : worked.columns()) {
                         StringBuilder line = new StringBuilder(c.id() + " " + c.symbol() + " / " + c.unit().symbol());
                         line.append(c.trouble() == null ? "" : " (" + c.trouble() + ")").append(":");

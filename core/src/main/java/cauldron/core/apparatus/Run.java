@@ -335,6 +335,11 @@ public final class Run {
         return replay(apparatus, recipe(), head);
     }
 
+    /** The same, without what was changed at its end and has had no effect on it. */
+    Run againAsItRan() {
+        return replay(apparatus, recipeOfWhatRan(), head);
+    }
+
     /** Samples of a channel from time 0 at the manifest's interval; {@link #sampleCount} of them count. */
     public double[] samples(Channel channel) {
         return samples.of(channel);

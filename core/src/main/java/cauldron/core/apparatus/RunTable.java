@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A run as rows of chosen channels: at an interval, at chosen events, or one for each thing that was done; or one of its
- * profiles as rows, as it is at the moment shown. Values are
+ * A run as rows of chosen channels: at an interval, at chosen events, one for each thing that was done, or one for the
+ * moment shown; or one of its profiles as rows, as it is at the moment shown. Values are
  * those of the moment to the last bit, as a replay of the run's recipe gives them, printed as a readout shows them.
  *
  * @param columns what stands in them, in order
@@ -28,7 +28,8 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
     /**
      * A column.
      *
-     * @param id    the channel's or outcome's, or {@code time}, {@code step} or {@code event}
+     * @param id    the channel's; an outcome's or setting's with what those begin with in a {@link TrialTable}; or
+     *              {@code time}, {@code step}, {@code event} or {@code done}
      * @param label whether it holds words
      */
     public record Column(String id, String name, String symbol, String unit, boolean label) {
@@ -40,17 +41,18 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
     }
 
     /** When a row is made. */
-    public enum Rows { INTERVAL, EVENTS, ACTIONS, PROFILE }
+    public enum Rows { INTERVAL, EVENTS, ACTIONS, NOW, PROFILE }
 
     /**
      * What is asked for.
      *
      * @param interval between rows, in model seconds; counts for rows at an interval
      * @param events   at which rows are made
+     * @param settings whose values at each row stand in columns of their own
      * @param profile  the curve whose points are rows, as it is at the moment shown; null where none is
      */
     public record Plan(Rows at, double interval, List<Event> events, List<Channel> channels, List<Outcome> outcomes,
-                       Profile profile) {
+                       List<Setting> settings, Profile profile) {
 
         /** Reads a plan: the interval in the manifest's unit of time, the others by their ids. */
         public static Plan fromTree(Map<String, Object> tree, Manifest m) {
@@ -66,9 +68,11 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
             Tree.texts(tree, "channels").forEach(id -> channels.add(m.channel(id)));
             List<Outcome> outcomes = new ArrayList<>();
             Tree.texts(tree, "outcomes").forEach(id -> outcomes.add(m.outcome(id)));
+            List<Setting> settings = new ArrayList<>();
+            Tree.texts(tree, "settings").forEach(id -> settings.add(m.setting(id)));
             double interval = Tree.number(tree, "interval", 1) * Units.parse(m.timeUnit()).factor();
             Profile profile = at == Rows.PROFILE ? m.profile(Tree.text(tree, "profile")) : null;
-            return new Plan(at, interval, events, channels, outcomes, profile);
+            return new Plan(at, interval, events, channels, outcomes, settings, profile);
         }
     }
 
@@ -85,7 +89,9 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         }
         List<String> labels = new ArrayList<>();
         double[] times = times(run, plan, labels);
+        List<SettingCell> settings = plan.settings().stream().map(SettingCell::new).toList();
         List<Column> columns = columns(run, plan);
+        settings.forEach(cell -> columns.add(cell.column()));
         Printed[] printed = new Printed[plan.channels().size()];
         for (int c = 0; c < printed.length; c++) {
             Channel channel = plan.channels().get(c);
@@ -94,12 +100,14 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
         Printed time = new Printed(Units.parse(m.timeUnit()), m.clock() == Clock.STEPS ? 0 : timeFigures(m, plan));
         List<String[]> rows = new ArrayList<>();
         int stride = stride(m, plan);
-        Run again = stride > 0 && plan.outcomes().isEmpty() ? run : run.again();
+        boolean sampled = stride > 0 && plan.outcomes().isEmpty() && settings.isEmpty();
+        // A setting changed when all was over belongs to what comes next, not to the rows of this run.
+        Run again = sampled ? run : plan.at() == Rows.ACTIONS ? run.again() : run.againAsItRan();
         for (int r = 0; r < times.length; r++) {
             String[] row = new String[columns.size()];
             int at = 0;
             row[at++] = time.print(times[r]);
-            if (plan.at() != Rows.INTERVAL) {
+            if (!labels.isEmpty()) {
                 row[at++] = labels.get(r);
             }
             double[] values = again == run ? null : atMoment(again, times[r]);
@@ -109,6 +117,9 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
             }
             for (Outcome outcome : plan.outcomes()) {
                 row[at++] = print(outcome, again.outcome(outcome));
+            }
+            for (SettingCell cell : settings) {
+                row[at++] = cell.text(again.settingsNow());
             }
             rows.add(row);
         }
@@ -142,14 +153,16 @@ public record RunTable(List<Column> columns, double[] times, List<String[]> rows
             columns.add(new Column(c.id(), of.isEmpty() ? c.name() : c.name() + ", " + of, c.symbol(), c.unit(), false));
         }
         for (Outcome o : plan.outcomes()) {
-            columns.add(new Column(o.id(), o.name(), o.symbol(), o.unit(), !o.words().isEmpty()));
+            columns.add(new Column(TrialTable.OUTCOME + o.id(), o.name(), o.symbol(), o.unit(), !o.words().isEmpty()));
         }
         return columns;
     }
 
     private static double[] times(Run run, Plan plan, List<String> labels) {
         List<Double> times = new ArrayList<>();
-        if (plan.at() == Rows.ACTIONS) {
+        if (plan.at() == Rows.NOW) {
+            times.add(run.time());
+        } else if (plan.at() == Rows.ACTIONS) {
             boolean steps = run.manifest().clock() == Clock.STEPS;
             times.add(0.0);
             labels.add("as it was at first");

@@ -18,7 +18,7 @@ public record TrialTable(List<RunTable.Column> columns, List<String[]> rows, Lis
     /** The most rows that are made. */
     public static final int MOST_ROWS = 1000;
     /** What the ids of settings and of outcomes begin with, so that one can't be taken for the other. */
-    public static final String SETTING = "set.";
+    public static final String SETTING = SettingCell.PREFIX;
     public static final String OUTCOME = "came.";
 
     private interface Cell {
@@ -42,7 +42,7 @@ public record TrialTable(List<RunTable.Column> columns, List<String[]> rows, Lis
         List<Cell> cells = new ArrayList<>();
         for (String id : ids) {
             if (id.startsWith(SETTING)) {
-                cells.add(setting(m.setting(id.substring(SETTING.length())), id, columns));
+                cells.add(setting(m.setting(id.substring(SETTING.length())), columns));
             } else if (id.startsWith(OUTCOME)) {
                 cells.add(outcome(m.outcome(id.substring(OUTCOME.length())), id, columns));
             } else {
@@ -72,28 +72,12 @@ public record TrialTable(List<RunTable.Column> columns, List<String[]> rows, Lis
         return new TrialTable(columns, rows, numbers);
     }
 
-    private static Cell setting(Setting setting, String id, List<RunTable.Column> columns) {
-        Cell cell;
-        if (setting instanceof Amount amount) {
-            columns.add(new RunTable.Column(id, amount.name(), amount.symbol(), amount.unit(), false));
-            cell = (set, came, texts, numbers, at) -> {
-                numbers[at] = (Double) set.kept(amount);
-                texts[at] = Numbers.printShort(numbers[at]);
-            };
-        } else if (setting instanceof Choice<?> choice) {
-            columns.add(new RunTable.Column(id, choice.name(), choice.name(), "", true));
-            cell = (set, came, texts, numbers, at) -> texts[at] = choice.nameOf(set.choice(choice));
-        } else if (setting instanceof Switch toggle) {
-            columns.add(new RunTable.Column(id, toggle.name(), toggle.name(), "", true));
-            cell = (set, came, texts, numbers, at) -> texts[at] = set.on(toggle) ? "on" : "off";
-        } else {
-            throw new IllegalArgumentException(setting.name() + " doesn't fit into a column");
-        }
-        Condition when = setting.condition();
+    private static Cell setting(Setting setting, List<RunTable.Column> columns) {
+        SettingCell cell = new SettingCell(setting);
+        columns.add(cell.column());
         return (set, came, texts, numbers, at) -> {
-            if (when == null || when.holds(set)) {
-                cell.fill(set, came, texts, numbers, at);
-            }
+            texts[at] = cell.text(set);
+            numbers[at] = cell.number(set);
         };
     }
 

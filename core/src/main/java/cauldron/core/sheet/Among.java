@@ -34,6 +34,7 @@ final class Among {
                 Blocks.ALL.kindOf(block).checkAmong(block, sheet, here);
                 if (block instanceof TableBlock table) {
                     TableJudgements.check(sheet, table, here);
+                    TakenIn.check(sheet, table, here);
                 }
             }
         }

@@ -26,6 +26,32 @@ class RunTableTest {
     }
 
     @Test
+    void settingsStandInEachRowAsTheyRuledThen() {
+        Run run = swinging(1);
+        run.act(new Action.Change("mass", 300.0));
+        run.seek(2);
+        // What is set when all is over belongs to what comes next.
+        run.act(new Action.Change("mass", 400.0));
+        RunTable table = table(run, "rows", "interval", "interval", 0.5, "channels", List.of("extension"), "settings",
+                List.of("mass", "damping"));
+        assertThat(table.columns()).extracting(RunTable.Column::id).containsExactly("time", "extension", "set.mass",
+                "set.damping");
+        assertThat(table.rows()).extracting(row -> row[2]).containsExactly("200", "200", "300", "300", "300");
+    }
+
+    @Test
+    void theMomentShownIsOneRow() {
+        Run run = swinging(1);
+        run.seek(0.6);
+        RunTable table = table(run, "rows", "now", "channels", List.of("velocity"), "settings", List.of("drawn"));
+        assertThat(table.rows()).hasSize(1);
+        assertThat(table.rows().get(0)[0]).isEqualTo("0.600");
+        assertThat(table.rows().get(0)[1]).isEqualTo(Numbers.fixed(run.read(SPRING.manifest().channel("velocity")), 3));
+        assertThat(table.rows().get(0)[2]).isEqualTo("40");
+        assertThat(table.columns()).extracting(RunTable.Column::id).containsExactly("time", "velocity", "set.drawn");
+    }
+
+    @Test
     void rowsAtAnIntervalAreTheRunAtThoseMoments() {
         Run run = swinging(1);
         run.seek(0.3);

@@ -196,7 +196,7 @@ class SheetTest {
         assertThat(progress.isOpen("one")).isTrue();
         assertThat(progress.isOpen("two")).isFalse();
         assertThat(texts(progress)).containsExactly("Part one: seal your prediction",
-                "Part two: 0 of 1 different recordings made", "Part two: 0 of 2 rows complete",
+                "Part two: 0 of 1 different recordings made", "Part two: “Readings”, 0 of 2 rows complete",
                 "Part three: answer the question", "Part three: 0 of at least 3 words written");
         book.put("p", Tree.of("seal", Tree.of("sealed", true)));
         book.put("t", Tree.of("rows", Tree.of("order", List.of("r1", "r2")), "cell/r1/L", Tree.of("text", "4.2"),
@@ -205,7 +205,7 @@ class SheetTest {
         book.put("w", Tree.of("answer", Tree.of("text", "It's 3.5 then.")));
         Progress later = new Progress(progress.sheet(), book, Map.of("f", 1));
         assertThat(later.isOpen("three")).isTrue();
-        assertThat(texts(later)).containsExactly("Part two: 1 of 2 rows complete");
+        assertThat(texts(later)).containsExactly("Part two: “Readings”, 1 of 2 rows complete; “length” can't be read in row 2");
         assertThat(later.at().id()).isEqualTo("two");
     }
 

@@ -7,7 +7,7 @@ import cauldron.core.analysis.DataTable;
 import cauldron.core.block.bench.BenchBlock;
 import cauldron.core.block.number.NumberBlock;
 import cauldron.core.block.prediction.PredictionBlock;
-import cauldron.core.block.table.Gathered;
+import cauldron.core.block.table.RowsAsked;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -97,9 +97,9 @@ class SlotReaderTest {
         Progress progress = new Progress(SHEET, book, Map.of());
         NumberBlock question = (NumberBlock) SHEET.block("q");
         assertThat(question.tries()).isEqualTo(3);
-        assertThat(progress.waitsFor(question)).contains("2 complete rows").contains("has 0");
+        assertThat(progress.waitsFor(question)).contains("0 of 2 rows complete");
         book.put("t", Tree.of("rows", Tree.of("order", List.of("r1", "r2")), "cell/r1/L", Tree.of("text", "1"), "cell/r2/L", Tree.of("text", "x")));
-        assertThat(progress.waitsFor(question)).contains("has 1");
+        assertThat(progress.waitsFor(question)).isEqualTo("This question opens when the rows of “Readings” are there: 1 of 2 rows complete; “length” can't be read in row 2.");
         book.get("t").put("cell/r2/L", Tree.of("text", "2"));
         assertThat(progress.waitsFor(question)).isNull();
         PredictionBlock prediction = (PredictionBlock) SHEET.block("expect");
@@ -120,8 +120,10 @@ class SlotReaderTest {
         DataTable table = DataTable.of(Tree.of("columns", columns, "rows", List.of(
                 Tree.of("id", "r1", "cells", Tree.of("L", "1")), Tree.of("id", "r2", "cells", Tree.of("L", "2", "own", "wheel")),
                 Tree.of("id", "r3", "cells", Tree.of("own", "dash")))));
-        assertThat(Gathered.completeRows(table, asked)).isEqualTo(2);
-        assertThat(Gathered.completeRows(table, List.of())).as("where the lab asks for none").isEqualTo(1);
+        RowsAsked rows = RowsAsked.of(table, asked, 3);
+        assertThat(rows.complete()).isEqualTo(2);
+        assertThat(rows.words()).isEqualTo("2 of 3 rows complete; “L” is empty in row 3");
+        assertThat(RowsAsked.of(table, List.of(), 3).complete()).as("where the lab asks for none").isEqualTo(1);
     }
 
     @Test
@@ -129,7 +131,7 @@ class SlotReaderTest {
         List<Map<String, Object>> columns = List.of(Tree.of("id", "L", "name", "L", "symbol", "L", "unit", "", "kind", "measured"),
                 Tree.of("id", "g", "name", "g", "symbol", "g", "unit", "", "kind", "constant", "constant", "9.81"));
         List<Object> rows = new ArrayList<>(List.of(Tree.of("id", "r1", "cells", Tree.of("L", "1")), Tree.of("id", "r2", "cells", Tree.of("L", ""))));
-        assertThat(Gathered.completeRows(DataTable.of(Tree.of("columns", columns, "rows", rows)), List.of())).isEqualTo(1);
+        assertThat(RowsAsked.of(DataTable.of(Tree.of("columns", columns, "rows", rows)), List.of(), 1).complete()).isEqualTo(1);
         assertThat(BenchBlock.distinct(List.of(Tree.of("a", 1, "b", "x"), Tree.of("b", "x", "a", 1.0), Tree.of("a", 2, "b", "x")))).isEqualTo(2);
     }
 

@@ -11,6 +11,7 @@ import cauldron.core.block.Question;
 import cauldron.core.block.Slot;
 import cauldron.core.block.Written;
 import cauldron.core.block.table.Gathered;
+import cauldron.core.block.table.RowsAsked;
 import cauldron.core.block.table.TableBlock;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
@@ -59,9 +60,9 @@ public record NumberBlock(String id, String prompt, double points, int tries, St
             return null;
         }
         TableBlock table = all.block(restsOn, TableBlock.class);
-        int have = Gathered.completeRows(written.worked(table), table.columns());
-        return have >= table.rows() ? null : "This question opens when “" + table.title() + "” has " + table.rows()
-                + " complete rows. It has " + have + ".";
+        RowsAsked have = Gathered.rows(table, written);
+        return have.enough() ? null : "This question opens when the rows of “" + table.title() + "” are there: "
+                + have.words() + ".";
     }
 
     /**

@@ -1,5 +1,6 @@
 package cauldron.core.block.table;
 
+import static cauldron.core.form.Kinds.list;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 import static cauldron.core.form.Kinds.word;
@@ -27,7 +28,8 @@ final class ColumnForm extends Form<Map<String, Object>> {
             column("uncertainty", text(60)).optional().says("That of all cells which have none of their own, as typed."),
             column("decimals", whole(0, 12)).optional(), column("figures", whole(0, 12)).optional(),
             column("description", text(2000)).optional(),
-            column("found", text(60)).optional().says("The unit that a student was asked to find, as typed."));
+            column("found", text(60)).optional().says("The unit that a student found, as typed."),
+            column("takes", list(text(200), 20)).optional().says("What “Into the notebook” lays in here, the first of it that a bench has: a channel’s id, set.… for a setting, came.… for an outcome, or time, step, event, done, trial."));
 
     ColumnForm() {
         super("Column", "A column of a table.");

@@ -4,7 +4,6 @@ import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
 import cauldron.core.block.Written;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,26 +68,9 @@ public final class Gathered {
         return text.length() <= LONGEST_TOLD ? text : text.substring(0, LONGEST_TOLD - 1) + "…";
     }
 
-    /**
-     * Rows in which everything that is typed stands and can be read; what is worked out or constant isn't typed.
-     *
-     * @param asked the columns that the lab asks for; one that a student, or a run's table, has added may have gaps. Where
-     *              the lab asks for none, all count
-     */
-    public static int completeRows(DataTable table, List<Map<String, Object>> asked) {
-        Set<String> counting = new HashSet<>();
-        asked.forEach(column -> counting.add(Tree.text(column, "id", "")));
-        int complete = 0;
-        int rows = table.columns().isEmpty() ? 0 : table.columns().get(0).values().length;
-        for (int row = 0; row < rows; row++) {
-            boolean full = true;
-            for (DataTable.Column column : table.columns()) {
-                boolean counts = counting.isEmpty() || counting.contains(column.id());
-                full &= !counts || !column.byHand() || !column.text(row).isBlank() && column.troubles()[row] == null;
-            }
-            complete += full ? 1 : 0;
-        }
-        return complete;
+    /** How many of the rows that a lab asks for stand in a student's table, and what the others lack. */
+    public static RowsAsked rows(TableBlock block, Written written) {
+        return RowsAsked.of(written.worked(block), block.columns(), block.rows());
     }
 
     /** Which unit is still to be found, in words; null where none is. */

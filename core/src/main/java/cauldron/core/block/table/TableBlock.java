@@ -6,7 +6,6 @@ import static cauldron.core.form.Kinds.number;
 import static cauldron.core.form.Kinds.text;
 import static cauldron.core.form.Kinds.whole;
 
-import cauldron.core.analysis.DataTable;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Slot;
@@ -41,14 +40,16 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
 
     @Override
     public String lack(Written written) {
-        DataTable table = written.worked(this);
-        int have = Gathered.completeRows(table, columns);
-        return have < rows ? have + " of " + rows + " rows complete" : unitsAsked ? Gathered.unitLack(table) : null;
+        RowsAsked have = Gathered.rows(this, written);
+        if (!have.enough()) {
+            return "“" + title + "”, " + have.words();
+        }
+        return unitsAsked ? Gathered.unitLack(written.worked(this)) : null;
     }
 
     @Override
     public String counted(Written written) {
-        return Gathered.completeRows(written.worked(this), columns) + " of " + rows + " rows";
+        return Gathered.rows(this, written).complete() + " of " + rows + " rows";
     }
 
     @Override
