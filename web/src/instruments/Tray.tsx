@@ -59,6 +59,20 @@ export function Tray({
         .map((laid) => (
           <Graduation key={laid.laidAs} laid={laid} state={s} />
         ))}
+      {!s.readOnly &&
+        lying.map(({ laidAs, instrument, name, place }) => {
+          const { Lay } = kindOf(instrument);
+          return (
+            Lay && (
+              <Lay
+                key={laidAs}
+                place={place}
+                name={name}
+                onMove={(to) => s.setPlacing({ ...s.placing, [laidAs]: to })}
+              />
+            )
+          );
+        })}
       {note}
       <span className="sr-only" role="status">
         {spoken}

@@ -175,7 +175,7 @@ test('a scale is that of the apparatus: nanometres and picoseconds among molecul
 
 test('a reading has the uncertainty of what lies there and measures its quantity', () => {
   const both = lying(m.instruments, { stopwatch: {}, ruler: {} });
-  expect(uncertaintyOf(both, 'cm')).toEqual({ instrument: 'ruler', name: 'Ruler', text: '0.1' });
+  expect(uncertaintyOf(both, 'cm')).toEqual({ instrument: 'ruler', name: 'Ruler', text: '0.01' });
   expect(uncertaintyOf(lying(m.instruments, { stopwatch: {} }), 'cm')).toBeUndefined();
 });
 

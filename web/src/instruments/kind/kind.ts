@@ -37,6 +37,13 @@ export interface Drawn<P extends Place> extends Laid<P> {
   onMove?: (to: P) => void;
 }
 
+/** What a kind's ways of laying it, on the tray, get. */
+export interface Laying<P extends Place> {
+  place: P;
+  name: string;
+  onMove: (to: P) => void;
+}
+
 /** What a kind's buttons beside its display get. */
 export interface Buttons<P extends Place> extends Laid<P> {
   state: InstrumentState;
@@ -57,6 +64,8 @@ export interface InstrumentKind<P extends Place> {
   layer?: 'below' | 'above';
   /** Whether its scale can be graduated more coarsely. */
   graduated?: boolean;
+  /** Ways of laying it that take one press, on the tray. */
+  Lay?: ComponentType<Laying<P>>;
   /** Whether it hangs there from the beginning where a lab names it. */
   atOnce?: boolean;
   /** Where it lies in words, never what it reads; missing where nothing need be said. */

@@ -10,6 +10,8 @@ export interface Straight {
   y: number;
   angle: number;
   division?: number;
+  /** 1 where its scale is turned over: the rule lies on the other side of its marked edge. */
+  over?: number;
 }
 
 /** Narrowest gap in screen pixels at which two marks are still told apart. */
@@ -42,6 +44,8 @@ export function Ruler({
   const fine = instrument.division < 1;
   const named = (fine ? [1, 2, 5, 10] : [10, 50, 100, 200]).find((d) => d * unit * pixel >= 30) ?? 500;
   // A rule graduated in millimetres is numbered in centimetres, as every real one is.
+  // Turned over, it lies on the other side of its marked edge; the marks stay where they were.
+  const side = place.over ? -1 : 1;
   const [perNumber, numberUnit] = instrument.unit === 'mm' && !fine ? [10, 'cm'] : [1, instrument.unit];
   const { marks, names } = useMemo(() => {
     let d = '';
@@ -50,11 +54,11 @@ export function Ruler({
     for (let n = 0; n * finest <= instrument.span; n++) {
       const i = Math.round(10 * n * finest) / 10;
       const tall = i % whole === 0 ? 0.34 : i % half === 0 ? 0.25 : 0.17;
-      d += `M${i * unit} 0v${width * tall}`;
+      d += `M${i * unit} 0v${side * width * tall}`;
       if (i % named === 0) labels.push(i);
     }
     return { marks: d, names: labels };
-  }, [instrument.span, finest, named, fine, unit, width]);
+  }, [instrument.span, finest, named, fine, unit, width, side]);
 
   const slide = useStageDrag(
     (to, from) => onMove?.({ ...place, x: place.x + to.x - from.x, y: place.y + to.y - from.y }),
@@ -71,7 +75,7 @@ export function Ruler({
     onMove?.({ ...place, x: place.x + (step?.x ?? 0), y: place.y + (step?.y ?? 0), angle: place.angle + spin });
   };
   // Text stays upright enough to read when the rule is turned over.
-  const over = Math.abs((((place.angle % 360) + 540) % 360) - 180) > 90;
+  const headDown = Math.abs((((place.angle % 360) + 540) % 360) - 180) > 90;
   const grip = Math.min(length, 170 / pixel);
   return (
     <g transform={`translate(${place.x} ${place.y}) rotate(${place.angle})`} data-instrument={laidAs}>
@@ -85,7 +89,7 @@ export function Ruler({
       >
         <rect
           x={-2 / pixel}
-          y={0}
+          y={side > 0 ? 0 : -width}
           width={length + 4 / pixel}
           height={width}
           fill="color-mix(in srgb, var(--sheet) 82%, transparent)"
@@ -97,35 +101,41 @@ export function Ruler({
           <text
             key={i}
             x={i * unit}
-            y={width * 0.66}
+            y={side > 0 ? width * 0.66 : -width * 0.42}
             fontSize={12 / pixel}
             className="mono select-none"
             fill="var(--copper)"
             textAnchor="middle"
-            transform={over ? `rotate(180 ${i * unit} ${width * 0.6})` : undefined}
+            transform={headDown ? `rotate(180 ${i * unit} ${side * width * 0.56})` : undefined}
           >
             {i / perNumber}
           </text>
         ))}
-        <text x={6 / pixel} y={width * 0.93} fontSize={9.5 / pixel} fill="var(--copper)" className="select-none">
+        <text
+          x={6 / pixel}
+          y={side > 0 ? width * 0.93 : -width * 0.77}
+          fontSize={9.5 / pixel}
+          fill="var(--copper)"
+          className="select-none"
+        >
           {number ? `${number} · ${numberUnit}` : numberUnit}
           {finest > own ? ` · zoom in for marks of ${own} ${instrument.unit}` : ''}
         </text>
-        <path d={`M0 ${-7 / pixel}V0`} stroke="var(--copper)" strokeWidth={2 / pixel} />
+        <path d={`M0 ${(-side * 7) / pixel}V0`} stroke="var(--copper)" strokeWidth={2 / pixel} />
       </g>
       {onMove && (
         <g className="cursor-alias" aria-hidden {...turn}>
           <title>Turn the {inSentence(name)}</title>
           <circle
             cx={grip}
-            cy={width}
+            cy={side * width}
             r={9 / pixel}
             fill="var(--sheet)"
             stroke="var(--copper)"
             strokeWidth={1.5 / pixel}
           />
           <path
-            d={`M${grip - 4 / pixel} ${width}a${4 / pixel} ${4 / pixel} 0 1 1 ${4 / pixel} ${4 / pixel}`}
+            d={`M${grip - 4 / pixel} ${side * width}a${4 / pixel} ${4 / pixel} 0 1 1 ${4 / pixel} ${4 / pixel}`}
             fill="none"
             stroke="var(--copper)"
             strokeWidth={1.5 / pixel}

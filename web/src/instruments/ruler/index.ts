@@ -1,6 +1,7 @@
 import { Ruler as Icon } from 'lucide-react';
 import type { InstrumentKind } from '../kind/kind';
 import { icon } from '../kind/icon';
+import { Lay } from './Lay';
 import { Ruler, type Straight } from './Ruler';
 
 export const ruler: InstrumentKind<Straight> = {
@@ -9,5 +10,7 @@ export const ruler: InstrumentKind<Straight> = {
   fresh: ({ width, height, nth }) => ({ x: width * 0.2, y: height * (0.25 + 0.12 * (nth % 5)), angle: 0 }),
   Drawing: Ruler,
   graduated: true,
-  describe: ({ x, y, angle }, at) => `zero ${at(x, y)}, turned ${Math.round(angle)}°`,
+  Lay,
+  describe: ({ x, y, angle, over }, at) =>
+    `zero ${at(x, y)}, turned ${Math.round(angle)}°${over ? ', its scale turned over' : ''}`,
 };

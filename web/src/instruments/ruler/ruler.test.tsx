@@ -1,10 +1,11 @@
-import { cleanup, render } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import { initialSettings, manifestOf, type Manifest } from '../../core';
 import { openRun } from '../../core/models';
 import { pictureOfRun } from '../../picture/picture';
 import type { InstrumentState } from '../kind/state';
-import { Ruler } from './Ruler';
+import { Lay } from './Lay';
+import { Ruler, type Straight } from './Ruler';
 
 afterEach(cleanup);
 
@@ -60,4 +61,20 @@ test('a rule in millimetres is numbered in centimetres', async () => {
   expect(long.numbers[0]).toBe('0');
   expect(Number(long.numbers[1]) % 1).toBe(0);
   expect(long.apart).toBeGreaterThanOrEqual(1);
+});
+
+test('one press stands a rule upright about its zero, one turns its scale over, and the same presses undo it', () => {
+  let place: Straight = { x: 3, y: 4, angle: 12 };
+  const lay = () => <Lay place={place} name="Ruler" onMove={(to) => (place = to)} />;
+  const { rerender } = render(lay());
+  fireEvent.click(screen.getByLabelText('Stand upright: Ruler'));
+  expect(place).toMatchObject({ x: 3, y: 4, angle: -90 });
+  rerender(lay());
+  fireEvent.click(screen.getByLabelText('Turn over: Ruler'));
+  expect(place).toMatchObject({ x: 3, y: 4, angle: -90, over: 1 });
+  rerender(lay());
+  fireEvent.click(screen.getByLabelText('Turn over: Ruler'));
+  rerender(lay());
+  fireEvent.click(screen.getByLabelText('Lay level: Ruler'));
+  expect(place).toEqual({ x: 3, y: 4, angle: 0, over: 0 });
 });

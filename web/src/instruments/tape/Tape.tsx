@@ -38,11 +38,12 @@ export function Tape({ laidAs, instrument, name, place, picture: { scale }, poin
         {names.map((i) => (
           <text
             key={i}
-            x={i * unit + 2 / pixel}
+            x={i * unit}
             y={w * 0.92}
             fontSize={10.5 / pixel}
             className="mono select-none"
             fill="var(--copper)"
+            textAnchor={i === 0 ? 'start' : 'middle'}
           >
             {i}
           </text>

@@ -87,8 +87,8 @@ class LabsTest {
             hands.type("weight", i + 1, LabHands.print(grams[i] * 9.81 / 1000, 3));
             hands.type("hook below support", i + 1, LabHands.print(eyes.read("ruler", hook), 1));
         }
-        // The ruler measures to the millimetre, and the cell says so by itself.
-        assertThat(page.getByLabel("Uncertainty in row 5 of hook below support")).hasValue("0.1");
+        // A tenth of a millimetre is estimated on the ruler, and the cell says so by itself.
+        assertThat(page.getByLabel("Uncertainty in row 5 of hook below support")).hasValue("0.01");
         double byWeights = 100 * hands.gradient("F", "x");
 
         part("By rhythm");

@@ -101,7 +101,8 @@ public record Instrument(String id, InstrumentKind kind, String name, String uni
      * @param channel id of the channel it shows, or an empty text
      */
     public Map<String, Object> toTree(String channel) {
-        return Tree.of("id", id, "kind", kind.id(), "digits", kind.reading() == InstrumentKind.Reading.DIGITS, "name", name, "unit", unit, "span", span, "division", division,
+        return Tree.of("id", id, "kind", kind.id(), "digits", kind.reading() == InstrumentKind.Reading.DIGITS,
+                "missed", kind.missed(), "name", name, "unit", unit, "span", span, "division", division,
                 "several", kind.several(), "channel", channel, "si",
                 unit.isEmpty() ? 1.0 : Units.parse(unit).factor());
     }
@@ -110,7 +111,8 @@ public record Instrument(String id, InstrumentKind kind, String name, String uni
     public static Instrument read(Map<String, Object> tree) {
         double division = Tree.number(tree, "division");
         InstrumentKind kind = new InstrumentKind(Tree.text(tree, "kind"), Tree.text(tree, "name"),
-                Tree.flag(tree, "digits") ? InstrumentKind.Reading.DIGITS : InstrumentKind.Reading.SCALE, false, false);
+                Tree.flag(tree, "digits") ? InstrumentKind.Reading.DIGITS : InstrumentKind.Reading.SCALE,
+                Tree.number(tree, "missed", InstrumentKind.DIGIT), false, false);
         return new Instrument(Tree.text(tree, "id"), kind, Tree.text(tree, "name"), Tree.text(tree, "unit"),
                 Tree.number(tree, "span"), division);
     }

@@ -24,29 +24,29 @@ class InstrumentTest {
     @Test
     void aReadingHasTheUncertaintyOfTheInstrumentThatMeasuresItsQuantity() {
         Instrument[] lying = {Stopwatch.toHundredths(), Ruler.twoMetres(), PositionMarkers.box()};
-        assertThat(read("cm", lying)).containsEntry("instrument", "ruler").containsEntry("text", "0.1");
-        assertThat(read("m", lying)).containsEntry("text", "0.001");
+        assertThat(read("cm", lying)).containsEntry("instrument", "ruler").containsEntry("text", "0.01");
+        assertThat(read("m", lying)).containsEntry("text", "0.0001");
         assertThat(read("s", lying)).containsEntry("instrument", "stopwatch").containsEntry("text", "0.01");
         assertThat(read("ms", lying)).containsEntry("text", "10");
         assertThat(read("N", lying)).isEmpty();
-        assertThat(read("°", Protractor.inDegrees())).containsEntry("text", "1");
+        assertThat(read("°", Protractor.inDegrees())).containsEntry("text", "0.2");
         assertThat(read("", Protractor.inDegrees())).isEmpty();
         assertThat(read("cm")).isEmpty();
-        assertThat(read("m", LongTape.tenMetres())).containsEntry("text", "0.01");
+        assertThat(read("m", LongTape.tenMetres())).as("its ends are free: a fifth of a division").containsEntry("text", "0.002");
     }
 
     @Test
     void aCoarserGraduationIsReadAsMuchWorse() {
         assertThat(Instrument.uncertainty(List.of(new Instrument.Laid(Ruler.twoMetres(), 10)), "cm"))
-                .as("graduated in centimetres").containsEntry("text", "1");
-        assertThat(Instrument.uncertainty(List.of(new Instrument.Laid(SpringScale.upTo(3), 2)), "N")).containsEntry("text", "0.1");
+                .as("graduated in centimetres").containsEntry("text", "0.1");
+        assertThat(Instrument.uncertainty(List.of(new Instrument.Laid(SpringScale.upTo(3), 2)), "N")).containsEntry("text", "0.01");
     }
 
     @Test
     void scaleAndDigitsAreThoseOfWhereItIsDeclared() {
         Instrument small = Ruler.graduated("nm", 200, 1);
-        assertThat(read("nm", small)).containsEntry("text", "1");
-        assertThat(read("µm", small, Ruler.twoMetres())).as("the first that measures it").containsEntry("text", "0.001");
+        assertThat(read("nm", small)).containsEntry("text", "0.1");
+        assertThat(read("µm", small, Ruler.twoMetres())).as("the first that measures it").containsEntry("text", "0.0001");
         assertThat(Stopwatch.showing("ps", 1).shown(1.26e-11, "")).containsEntry("text", "13").containsEntry("unit", "ps");
         assertThatThrownBy(() -> Ruler.graduated("mm", 0.5, 1)).hasMessageContaining("span of at least one");
         assertThatThrownBy(() -> Ruler.graduated("smoot", 10, 1)).isInstanceOf(IllegalArgumentException.class);
@@ -60,7 +60,7 @@ class InstrumentTest {
         assertThat(read.shown(300.04, "")).isEqualTo(gauge.shown(300.04, ""));
         assertThat(read("K", read)).isEqualTo(read("K", gauge));
         Instrument ruler = Instrument.read(Ruler.twoMetres().toTree(""));
-        assertThat(Instrument.uncertainty(List.of(new Instrument.Laid(ruler, 5)), "cm")).containsEntry("text", "0.5");
+        assertThat(Instrument.uncertainty(List.of(new Instrument.Laid(ruler, 5)), "cm")).containsEntry("text", "0.05");
     }
 
     @Test

@@ -21,7 +21,8 @@ import java.util.List;
 public record LightGate(double[] times, int[] signs) {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("beam-timer", "Beam timer", Reading.DIGITS, false, true);
+    public static final InstrumentKind KIND = new InstrumentKind("beam-timer", "Beam timer", Reading.DIGITS,
+            InstrumentKind.DIGIT, false, true);
     private static final int LAST = 1_000_000;
     private static final int BISECTIONS = 40;
 

@@ -8,7 +8,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class Gauge {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("gauge", "Gauge", Reading.DIGITS, true, false);
+    public static final InstrumentKind KIND = new InstrumentKind("gauge", "Gauge", Reading.DIGITS,
+            InstrumentKind.DIGIT, true, false);
 
     private Gauge() {
     }

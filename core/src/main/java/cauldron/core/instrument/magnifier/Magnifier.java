@@ -8,7 +8,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class Magnifier {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("magnifier", "Magnifier", Reading.NONE, false, false);
+    public static final InstrumentKind KIND = new InstrumentKind("magnifier", "Magnifier", Reading.NONE,
+            InstrumentKind.DIGIT, false, false);
 
     private Magnifier() {
     }

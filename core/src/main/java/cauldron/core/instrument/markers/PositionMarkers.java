@@ -8,7 +8,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class PositionMarkers {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("markers", "Position markers", Reading.NONE, false, false);
+    public static final InstrumentKind KIND = new InstrumentKind("markers", "Position markers", Reading.NONE,
+            InstrumentKind.DIGIT, false, false);
 
     private PositionMarkers() {
     }

@@ -8,7 +8,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class Protractor {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("protractor", "Protractor", Reading.SCALE, false, true);
+    public static final InstrumentKind KIND = new InstrumentKind("protractor", "Protractor", Reading.SCALE,
+            InstrumentKind.FIFTH, false, true);
 
     private Protractor() {
     }

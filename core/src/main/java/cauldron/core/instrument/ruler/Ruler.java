@@ -8,7 +8,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class Ruler {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("ruler", "Ruler", Reading.SCALE, false, true);
+    public static final InstrumentKind KIND = new InstrumentKind("ruler", "Ruler", Reading.SCALE,
+            InstrumentKind.TENTH, false, true);
 
     private Ruler() {
     }

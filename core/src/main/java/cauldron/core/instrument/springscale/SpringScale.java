@@ -11,7 +11,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class SpringScale {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("spring-scale", "Spring scale", Reading.SCALE, true, false);
+    public static final InstrumentKind KIND = new InstrumentKind("spring-scale", "Spring scale", Reading.SCALE,
+            InstrumentKind.TENTH, true, false);
 
     private SpringScale() {
     }

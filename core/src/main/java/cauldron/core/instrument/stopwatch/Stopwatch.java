@@ -8,7 +8,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class Stopwatch {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("stopwatch", "Stopwatch", Reading.DIGITS, false, false);
+    public static final InstrumentKind KIND = new InstrumentKind("stopwatch", "Stopwatch", Reading.DIGITS,
+            InstrumentKind.DIGIT, false, false);
     private static final int LAST = 1_000_000;
 
     private Stopwatch() {

@@ -8,7 +8,8 @@ import cauldron.core.instrument.InstrumentKind.Reading;
 public final class LongTape {
 
     /** The kind. */
-    public static final InstrumentKind KIND = new InstrumentKind("tape", "Long tape", Reading.SCALE, false, true);
+    public static final InstrumentKind KIND = new InstrumentKind("tape", "Long tape", Reading.SCALE,
+            InstrumentKind.FIFTH, false, true);
 
     private LongTape() {
     }
