@@ -12,6 +12,8 @@ export interface Axis {
   log?: boolean;
   /** Whether it ends at round numbers. */
   nice?: boolean;
+  /** Words that stand at 0, 1, 2 … in the place of numbers. */
+  words?: string[];
 }
 
 /** Where an axis puts its values, in picture elements. */
@@ -75,7 +77,7 @@ export function Axes({
           </text>
         </g>
       ))}
-      {x.ticks(width / (5 * type)).map((t) => (
+      {(along.words?.map((_, i) => i) ?? x.ticks(width / (5 * type))).map((t) => (
         <text
           key={t}
           x={x(t)}
@@ -85,7 +87,7 @@ export function Axes({
           className="mono"
           fill="var(--soft)"
         >
-          {text(x, 5, t)}
+          {along.words?.[t] ?? text(x, 5, t)}
         </text>
       ))}
       <text x={width - pad.right} y={height - 3} textAnchor="end" fontSize={type} fill="var(--ink)">

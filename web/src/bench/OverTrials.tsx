@@ -8,7 +8,7 @@ import { BoxPlotsPanel } from './BoxPlotsPanel';
 import { IntoNotebook, LaidWords, useLaying, type Laid, type MakeTable } from './IntoNotebook';
 import { ShowMenu } from './ShowMenu';
 import type { KeptTrial } from './trials';
-import { nameOf } from './words';
+import { nameOf, outcomeText } from './words';
 
 const SETTING = 'set.';
 const OUTCOME = 'came.';
@@ -33,10 +33,10 @@ function varied(m: Manifest, trials: KeptTrial[]) {
   );
 }
 
-/** Whether an outcome isn't the same in all trials that came to it. */
-function cameDifferently(trials: KeptTrial[], id: string) {
-  const values = trials.map((t) => t.outcomes?.[id.slice(OUTCOME.length)]).filter((v) => v !== undefined);
-  return id.startsWith(OUTCOME) && new Set(values).size > 1;
+/** Whether an outcome isn't told the same of all trials that came to it. */
+function cameDifferently(told: Outcome[], trials: KeptTrial[], id: string) {
+  const o = told.find((one) => OUTCOME + one.id === id);
+  return !!o && new Set(trials.filter((t) => t.outcomes?.[o.id] !== undefined).map((t) => outcomeText(o, t))).size > 1;
 }
 
 /** All trials: what was set in each and what it came to, as a table, and one against another as points. */
@@ -56,12 +56,13 @@ export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
   ]);
   const [y, setY] = useState(() => {
     const came = numbers.filter((n) => n.id.startsWith(OUTCOME));
-    return (came.find((n) => cameDifferently(trials, n.id)) ?? came[0]).id;
+    return (came.find((n) => cameDifferently(told, trials, n.id)) ?? came[0]).id;
   });
+  // Along may stand words, too: which core, which gas.
   const [x, setX] = useState(() => {
-    const others = numbers.filter((n) => n.id !== y);
+    const others = items.filter((n) => n.id !== y);
     const set = others.find((n) => n.id.startsWith(SETTING) && ids.includes(n.id));
-    return (set ?? others.find((n) => cameDifferently(trials, n.id)) ?? others[0] ?? numbers[0]).id;
+    return (set ?? others.find((n) => cameDifferently(told, trials, n.id)) ?? others[0] ?? numbers[0]).id;
   });
   const laying = useLaying(JSON.stringify(ids));
   const rows = useMemo(
@@ -86,7 +87,7 @@ export function OverTrials({ m, trials, told, onNotebook, onClose }: Props) {
         ))}
       <div className="grid grid-cols-2 items-end gap-3 [&_label]:min-w-0 [&_select]:w-full [&_select]:min-w-0">
         <Select label="Up" value={y} onChange={setY} options={numbers} />
-        <Select label="Along" value={x} onChange={setX} options={numbers} />
+        <Select label="Along" value={x} onChange={setX} options={items} />
       </div>
       {!('error' in points) && <Points table={points} trials={trials} />}
       <div className="flex flex-wrap items-center gap-2">
@@ -118,13 +119,14 @@ function Points({ table, trials }: { table: TrialTable; trials: KeptTrial[] }) {
   const H = Math.min(0.42 * W, 300) + 2.6 * type;
   const pad = padOf(type, true);
   const [, along, up] = table.columns;
+  const words = along.label ? [...new Set(table.rows.map((row) => row[1]).filter(Boolean))] : undefined;
   const known = table.numbers
-    .map(([, a, b], i) => ({ a, b, t: trials[i] }))
+    .map(([, a, b], i) => ({ a: words ? placeOf(words, table.rows[i][1]) : a, b, t: trials[i] }))
     .filter(({ a, b }) => !Number.isNaN(a) && !Number.isNaN(b));
-  const [x0, x1] = rangeOf(known.map((p) => p.a));
+  const [x0, x1] = words ? [-0.5, words.length - 0.5] : rangeOf(known.map((p) => p.a));
   const [y0, y1] = rangeOf([0, ...known.map((p) => p.b)]);
   const margin = 0.06 * (x1 - x0);
-  const alongAxis = { symbol: along.symbol, unit: along.unit, from: x0 - margin, to: x1 + margin };
+  const alongAxis = { symbol: along.symbol, unit: along.unit, from: x0 - margin, to: x1 + margin, words };
   const upAxis = { symbol: up.symbol, unit: up.unit, from: y0, to: y1, nice: true };
   const x = scaleOf(alongAxis, pad.left, W - pad.right);
   const y = scaleOf(upAxis, H - pad.bottom, pad.top);
@@ -142,13 +144,25 @@ function Points({ table, trials }: { table: TrialTable; trials: KeptTrial[] }) {
         ))}
       </svg>
       <p className="text-fine text-soft">
-        <Symbol text={up.symbol} />, {up.name}, against <Symbol text={along.symbol} />, {along.name}. Numbers are those
-        of the trials.
+        <Symbol text={up.symbol} />, {up.name}, against{' '}
+        {words ? (
+          along.name
+        ) : (
+          <>
+            <Symbol text={along.symbol} />, {along.name}
+          </>
+        )}
+        . Numbers are those of the trials.
         {known.length < trials.length &&
           ` ${trials.length - known.length} without both values are left out: not run to the end, perhaps.`}
       </p>
     </figure>
   );
+}
+
+function placeOf(words: string[], word: string) {
+  const at = words.indexOf(word);
+  return at < 0 ? NaN : at;
 }
 
 function Rows({ table }: { table: TrialTable }) {

@@ -52,10 +52,11 @@ export class SheetAtWork {
   waitsFor(question: BlockOf<'number'>, table: Worked) {
     return this.door.waitsFor(question.id, table.worked);
   }
-  /** The table a question rests on. */
-  restsOn(question: BlockOf<'number'>) {
+  /** The table a question rests on, or a graph shows. */
+  tableOf(block: BlockOf<'number' | 'graph'>) {
+    const table = block.type === 'graph' ? block.table : block.restsOn;
     return this.sheet.parts
       .flatMap((p) => p.blocks)
-      .find((b): b is BlockOf<'table'> => b.type === 'table' && b.id === question.restsOn);
+      .find((b): b is BlockOf<'table'> => b.type === 'table' && b.id === table);
   }
 }

@@ -128,9 +128,9 @@ function WorkView({ data, handIn, nameless }: Shown) {
     readOnly,
     tried: nameless ? {} : data.tried,
     marks: nameless ? {} : data.marks,
-    progress: (block) => atWork.counted(block, knownOf(block, data, journal, tables.current)),
+    progress: (block) => atWork.counted(block, knownOf(block, atWork, data, journal, tables.current)),
     lacks: (block) => {
-      const table = atWork.restsOn(block);
+      const table = atWork.tableOf(block);
       return table ? atWork.waitsFor(block, worked(table, journal, tables.current)) : '';
     },
     lent: useMemo(() => lentBy(standing), [standing]),
@@ -239,9 +239,17 @@ function worked(block: BlockOf<'table'>, journal: Journal, tables: Tables) {
 }
 
 /** What the core needs to count a block's work. */
-function knownOf(block: Block, data: Schemas['WorkView'], journal: Journal, tables: Tables): Known {
+function knownOf(
+  block: Block,
+  atWork: SheetAtWork,
+  data: Schemas['WorkView'],
+  journal: Journal,
+  tables: Tables,
+): Known {
   if (block.type === 'table') return { table: worked(block, journal, tables) };
+  const tableShown = block.type === 'graph' && atWork.tableOf(block);
   return {
+    table: tableShown ? worked(tableShown, journal, tables) : undefined,
     slots: journal.all()[block.id],
     chosen: data.trials.filter((t) => t.block === block.id).map((t) => t.chosen),
   };

@@ -54,7 +54,7 @@ public final class SheetDoor implements Neighbours, Written {
      *
      * @param slots  what the block keeps in the notebook; of a table nothing is needed
      * @param chosen what was chosen for each of its recordings
-     * @param table  its table, worked out; or null
+     * @param table  its table, or that which it shows, worked out; or null
      */
     @JSExport
     public String counted(String block, JSObject slots, JSObject chosen, TableDoor table) {
@@ -96,7 +96,7 @@ public final class SheetDoor implements Neighbours, Written {
     }
 
     @Override
-    public DataTable worked(Block table) {
+    public DataTable worked(String table) {
         return worked;
     }
 

@@ -127,7 +127,8 @@ public final class Fit {
             }
             result = uncertain ? effective(model, symbol, names, xs, ys, sigma, along, result) : result;
         }
-        return new Fit(x, y, kind, model, symbol, kind == null ? result : tidy(kind, result), rows, asked);
+        CurveFit.Result found = FitNoise.without(kind == null ? result : tidy(kind, result), model, symbol, xs, ys);
+        return new Fit(x, y, kind, model, symbol, found, rows, asked);
     }
 
     /**

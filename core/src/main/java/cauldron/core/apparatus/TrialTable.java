@@ -11,7 +11,7 @@ import java.util.Map;
  * Trials of one apparatus as rows: what was set in each and what it came to, to compare designs.
  *
  * @param rows    what stands in each, one text a column; empty where a setting didn't count or nothing came of it
- * @param numbers the same as numbers in their columns' units; NaN for words and where there is none
+ * @param numbers the same as numbers in their columns' units, as told; NaN for words and where there is none
  */
 public record TrialTable(List<RunTable.Column> columns, List<String[]> rows, List<double[]> numbers) {
 
@@ -81,6 +81,13 @@ public record TrialTable(List<RunTable.Column> columns, List<String[]> rows, Lis
         };
     }
 
+    /** As it is told: what comes to the same stands at one place, and isn't spread by what nobody reads. */
+    private static double rounded(double value, int decimals) {
+        double power = Math.pow(10, decimals);
+        double shifted = Math.rint(value * power);
+        return Math.abs(shifted) < 1e15 ? shifted / power : value;
+    }
+
     private static Cell outcome(Outcome outcome, String id, List<RunTable.Column> columns) {
         boolean words = !outcome.words().isEmpty();
         columns.add(new RunTable.Column(id, outcome.name(), outcome.symbol(), outcome.unit(), words));
@@ -89,7 +96,7 @@ public record TrialTable(List<RunTable.Column> columns, List<String[]> rows, Lis
                 boolean known = words && value >= 0 && value < outcome.words().size();
                 texts[at] = words ? known ? outcome.words().get(value.intValue()) : ""
                         : Numbers.fixed(value, outcome.decimals());
-                numbers[at] = words ? Double.NaN : value;
+                numbers[at] = words ? Double.NaN : rounded(value, outcome.decimals());
             }
         };
     }

@@ -13,8 +13,8 @@ public interface Written {
     /** The names of a block's slots. */
     List<String> slots(String block);
 
-    /** A block's table, worked out. */
-    DataTable worked(Block table);
+    /** The table of an id, worked out; null where there is none. */
+    DataTable worked(String table);
 
     /** How many different recordings were made for a block. */
     int recordings(String block);

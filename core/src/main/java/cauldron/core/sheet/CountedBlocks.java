@@ -40,10 +40,11 @@ public final class CountedBlocks {
             case "bench":
                 return new BenchBlock(id, "", null, (int) Tree.number(b, "distinctTrials"));
             case "table":
-                return new TableBlock(id, Tree.text(b, "title"), List.of(), (int) Tree.number(b, "rows"),
+                return new TableBlock(id, Tree.text(b, "title"), Tree.maps(b, "columns"), (int) Tree.number(b, "rows"),
                         Tree.flag(b, "unitsAsked"), Tree.flag(b, "uncertaintiesHidden"), Judging.NONE);
             case "graph":
-                return new GraphBlock(id, "", Tree.text(b, "table"), "", "", Tree.flag(b, "line"));
+                return new GraphBlock(id, "", Tree.text(b, "table"), Tree.text(b, "along", ""), Tree.text(b, "up", ""),
+                        Tree.flag(b, "line"));
             case "number":
                 return new NumberBlock(id, "", 0, 1, Tree.text(b, "restsOn", ""), null);
             case "explanation":

@@ -2,7 +2,6 @@ package cauldron.core.sheet;
 
 import cauldron.core.Tree;
 import cauldron.core.analysis.DataTable;
-import cauldron.core.block.Block;
 import cauldron.core.block.Written;
 import cauldron.core.block.table.Gathered;
 import cauldron.core.block.table.TableBlock;
@@ -14,8 +13,15 @@ import java.util.Map;
  *
  * @param slots      block id → slot → value
  * @param recordings different settings filmed for each block of recordings
+ * @param tables     the sheet's tables
  */
-public record Notebook(Map<String, Map<String, Object>> slots, Map<String, Integer> recordings) implements Written {
+public record Notebook(Map<String, Map<String, Object>> slots, Map<String, Integer> recordings, List<TableBlock> tables)
+        implements Written {
+
+    /** What stands in a notebook whose tables nobody asks for. */
+    public Notebook(Map<String, Map<String, Object>> slots, Map<String, Integer> recordings) {
+        this(slots, recordings, List.of());
+    }
 
     @Override
     public Map<String, Object> slot(String block, String slot) {
@@ -28,8 +34,9 @@ public record Notebook(Map<String, Map<String, Object>> slots, Map<String, Integ
     }
 
     @Override
-    public DataTable worked(Block table) {
-        return DataTable.of(Gathered.table((TableBlock) table, this));
+    public DataTable worked(String table) {
+        return tables.stream().filter(t -> t.id().equals(table)).findFirst()
+                .map(t -> DataTable.of(Gathered.table(t, this))).orElse(null);
     }
 
     @Override

@@ -27,7 +27,7 @@ public record Progress(Sheet sheet, Notebook written) {
      * @param recordings different settings filmed for each block of recordings
      */
     public Progress(Sheet sheet, Map<String, Map<String, Object>> slots, Map<String, Integer> recordings) {
-        this(sheet, new Notebook(slots, recordings));
+        this(sheet, new Notebook(slots, recordings, sheet.blocks(TableBlock.class)));
     }
 
     /** How many parts are open: up to and with the first one whose prediction isn't sealed yet. */

@@ -64,6 +64,11 @@ public record Sheet(String title, String summary, int minutes, String apparatus,
         return null;
     }
 
+    /** All blocks of a kind, in the order in which students come to them. */
+    public <B extends Block> List<B> blocks(Class<B> kind) {
+        return parts.stream().flatMap(p -> p.blocks().stream()).filter(kind::isInstance).map(kind::cast).toList();
+    }
+
     /** A way to work: recordings that are measured, or an apparatus that is set and run. */
     public enum Way { RECORDINGS, BENCH }
 

@@ -1,6 +1,7 @@
 package cauldron.core.sheet;
 
 import cauldron.core.Tree;
+import cauldron.core.analysis.DataTable;
 import cauldron.core.apparatus.Manifest;
 import cauldron.core.apparatus.Recipe;
 import cauldron.core.block.Block;
@@ -64,7 +65,7 @@ public final class TableJudgements {
                 if (block instanceof BenchBlock bench) {
                     onBench(bench, notebook, trials);
                 } else if (block instanceof GraphBlock graph && graph.table().equals(table.id())) {
-                    fits.addAll(asked(graph, table, notebook));
+                    graph.fits(notebook, DataTable.of(tree)).forEach(fit -> fits.add(new FitCheck.Asked(graph.id(), fit)));
                 }
             }
         }
@@ -100,28 +101,6 @@ public final class TableJudgements {
                 // What can't be read is no trial; its readings aren't held against anything.
             }
         }
-    }
-
-    /** What a student fitted on a graph, as {@code Fit} takes it. */
-    private static List<FitCheck.Asked> asked(GraphBlock graph, TableBlock table, Notebook notebook) {
-        Map<String, Object> view = notebook.slot(graph.id(), "view");
-        List<FitCheck.Asked> all = new ArrayList<>();
-        List<String> numbers = Tree.maps(Gathered.table(table, notebook), "columns").stream()
-                .filter(c -> !Tree.text(c, "kind", "").equals("label")).map(c -> Tree.text(c, "id")).toList();
-        String along = first(Tree.text(view, "x", ""), graph.along(), numbers.isEmpty() ? "" : numbers.get(0));
-        String up = first(Tree.text(view, "y", ""), graph.up(), numbers.size() < 2 ? "" : numbers.get(1));
-        for (Map<String, Object> fit : Tree.maps(view, "fits")) {
-            Map<String, Object> asked = Tree.of();
-            asked.putAll(fit);
-            asked.put("x", along);
-            asked.put("y", first(Tree.text(fit, "series", ""), up, ""));
-            all.add(new FitCheck.Asked(graph.id(), asked));
-        }
-        return all;
-    }
-
-    private static String first(String one, String other, String last) {
-        return !one.isEmpty() ? one : !other.isEmpty() ? other : last;
     }
 
     /** Notes what a table is held against that nothing on the sheet shows. */

@@ -247,4 +247,18 @@ class FitTest {
                 List.of(Tree.of("name", "q", "formula", "b")))).toTree();
         assertThat(Tree.maps(own, "follows").get(0).get("error").toString()).contains("in K");
     }
+
+    /** What only the rounding of the arithmetic leaves is no constant; one as small as the points allow stays. */
+    @Test
+    void aLineThroughTheOriginEndsAtNothing() {
+        Fit through = fit(table("s", "N", new double[] {0.1, 0.2, 0.3, 0.7}, new double[] {0.3, 0.6, 0.9, 2.1}, ""), "line");
+        assertThat(Tree.text(through.toTree(), "equation")).endsWith(" · t + 0 N");
+        assertThat(through.result().values()[1]).isZero();
+        Fit above = fit(table("s", "N", new double[] {1, 2, 3}, new double[] {3.00001, 6.00001, 9.00001}, ""), "line");
+        assertThat(above.result().values()[1]).isCloseTo(1e-5, within(1e-9));
+        Fit level = fit(table("s", "N", new double[] {1, 2, 3}, new double[] {0.1, 0.1, 0.1}, ""), "line");
+        assertThat(level.result().values()[0]).isZero();
+        Fit nothing = fit(table("s", "N", new double[] {1, 2, 3}, new double[] {0, 0, 0}, ""), "line");
+        assertThat(nothing.result().values()).containsExactly(0, 0);
+    }
 }

@@ -30,7 +30,7 @@ class TrialTableTest {
         assertThat(table.rows().get(1))
                 .containsExactly("bagged", "400", "light: 700 kg, front 0.4 m", "on", "30", "98.8", "");
         assertThat(table.numbers().get(0))
-                .containsExactly(Double.NaN, 700, Double.NaN, Double.NaN, Double.NaN, 12.345, Double.NaN);
+                .containsExactly(Double.NaN, 700, Double.NaN, Double.NaN, Double.NaN, 12.3, Double.NaN);
         assertThat(table.columns()).extracting(RunTable.Column::symbol)
                 .containsExactly("trial", "F_f", "Sled", "Airbag", "d_a", "P", "chest");
         assertThat(table.columns()).extracting(RunTable.Column::label)

@@ -62,11 +62,10 @@ class CountedBlocksTest {
                         assertThat(whole.lack(progress.written())).as("%s counts nothing", whole.id()).isNull();
                         continue;
                     }
-                    // The table's columns come from the page.
-                    if (!whole.type().equals("table")) {
-                        assertThat(little.lack(progress.written())).as(whole.id()).isEqualTo(whole.lack(progress.written()));
-                        assertThat(little.counted(progress.written())).as(whole.id()).isEqualTo(whole.counted(progress.written()));
-                    }
+                    assertThat(little.lack(progress.written())).as(whole.id())
+                            .isEqualTo(whole.lack(progress.written()));
+                    assertThat(little.counted(progress.written())).as(whole.id())
+                            .isEqualTo(whole.counted(progress.written()));
                     if (whole instanceof NumberBlock number) {
                         assertThat(((NumberBlock) little).waitsFor(SHEET, progress.written()))
                                 .isEqualTo(number.waitsFor(SHEET, progress.written()));
@@ -80,6 +79,39 @@ class CountedBlocksTest {
     void whatIsCountedIsSaidInAFewWords() {
         Progress some = new Progress(SHEET, book(true), Map.of("f", 1));
         assertThat(SHEET.parts().get(0).blocks().stream().map(b -> b.counted(some.written())))
-                .containsExactly("", "", "", "1 of 2", "2 of 2 trials", "1 of 3 rows", "line fitted", "", "", "", "1 of 2");
+                .containsExactly("", "", "", "1 of 2", "2 of 2 trials", "1 of 3 rows", "no line yet", "", "", "", "1 of 2");
+    }
+
+    @Test
+    void aColumnThatWasAddedTakesNoRowAwayOnThePageEither() {
+        List<Map<String, Object>> columns = List.of(column("L"), column("added"));
+        Map<String, Map<String, Object>> book = book(true);
+        book.get("t").put("columns", Tree.of("columns", columns));
+        Progress progress = new Progress(SHEET, book, Map.of());
+        Block little = CountedBlocks.block(Tree.maps(Tree.maps(SHEET.forStudent(), "parts").get(0), "blocks").stream()
+                .filter(b -> Tree.text(b, "id").equals("t")).findFirst().orElseThrow());
+        assertThat(little.counted(progress.written())).isEqualTo("1 of 3 rows")
+                .isEqualTo(SHEET.block("t").counted(progress.written()));
+    }
+
+    @Test
+    void aGraphIsDoneWhenALineCanBeFitted() {
+        Map<String, Map<String, Object>> book = book(true);
+        book.get("t").put("columns", Tree.of("columns", List.of(column("L"), column("x"))));
+        Progress progress = new Progress(SHEET, book, Map.of());
+        assertThat(progress.lack(SHEET.block("g"))).isEqualTo("the line on the graph needs two points that lie apart");
+        book.get("t").put("cell/r1/x", Tree.of("text", "1"));
+        book.get("t").put("cell/r2/L", Tree.of("text", "4"));
+        book.get("t").put("cell/r2/x", Tree.of("text", "2"));
+        assertThat(progress.lack(SHEET.block("g"))).as("both at one place").isNotNull();
+        book.get("t").put("cell/r2/L", Tree.of("text", "5"));
+        assertThat(progress.lack(SHEET.block("g"))).isNull();
+        assertThat(SHEET.block("g").counted(progress.written())).isEqualTo("line fitted");
+        book.get("g").put("view", Tree.of("line", false));
+        assertThat(progress.lack(SHEET.block("g"))).isEqualTo("fit a line on the graph");
+    }
+
+    private static Map<String, Object> column(String id) {
+        return Tree.of("id", id, "name", id, "symbol", id, "unit", "", "kind", "measured");
     }
 }

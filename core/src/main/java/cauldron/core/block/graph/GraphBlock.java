@@ -4,6 +4,8 @@ import static cauldron.core.form.Kinds.FLAG;
 import static cauldron.core.form.Kinds.text;
 
 import cauldron.core.Tree;
+import cauldron.core.analysis.DataTable;
+import cauldron.core.analysis.Fit;
 import cauldron.core.block.Block;
 import cauldron.core.block.BlockKind;
 import cauldron.core.block.Neighbours;
@@ -13,6 +15,10 @@ import cauldron.core.block.table.TableBlock;
 import cauldron.core.form.Field;
 import cauldron.core.form.Filled;
 import cauldron.core.form.Where;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 
 /**
@@ -27,7 +33,8 @@ public record GraphBlock(String id, String title, String table, String along, St
 
     @Override
     public String lack(Written written) {
-        return !line || hasLine(written) ? null : "fit a line on the graph";
+        return !line || hasLine(written) ? null : isSwitchedOn(written)
+                ? "the line on the graph needs two points that lie apart" : "fit a line on the graph";
     }
 
     @Override
@@ -35,8 +42,42 @@ public record GraphBlock(String id, String title, String table, String along, St
         return !line ? "" : hasLine(written) ? "line fitted" : "no line yet";
     }
 
-    private boolean hasLine(Written written) {
+    private boolean isSwitchedOn(Written written) {
         return Tree.flag(written.slot(id, "view"), "line");
+    }
+
+    /** Whether a line is asked for, and can be had from the points that are there. */
+    private boolean hasLine(Written written) {
+        DataTable points = isSwitchedOn(written) ? written.worked(table) : null;
+        return points != null && fits(written, points).stream().anyMatch(fit -> {
+            try {
+                Fit.of(points, fit);
+                return true;
+            } catch (IllegalArgumentException e) {
+                return false;
+            }
+        });
+    }
+
+    /** What a student fits on it, as {@link Fit} takes it: each with the columns it stands on. */
+    public List<Map<String, Object>> fits(Written written, DataTable points) {
+        Map<String, Object> view = LookForm.lineAsFit(written.slot(id, "view"));
+        List<String> numbers = points.columns().stream().filter(c -> !"label".equals(c.spec().get("kind")))
+                .map(DataTable.Column::id).toList();
+        String x = first(Tree.text(view, "x", ""), along, numbers.isEmpty() ? "" : numbers.get(0));
+        String y = first(Tree.text(view, "y", ""), up, numbers.size() < 2 ? "" : numbers.get(1));
+        List<Map<String, Object>> all = new ArrayList<>();
+        for (Map<String, Object> fit : Tree.maps(view, "fits")) {
+            Map<String, Object> asked = new LinkedHashMap<>(fit);
+            asked.put("x", x);
+            asked.put("y", first(Tree.text(fit, "series", ""), y, ""));
+            all.add(asked);
+        }
+        return all;
+    }
+
+    private static String first(String one, String other, String last) {
+        return !one.isEmpty() ? one : !other.isEmpty() ? other : last;
     }
 
     @Override

@@ -70,7 +70,7 @@ public final class Gathered {
 
     /** How many of the rows that a lab asks for stand in a student's table, and what the others lack. */
     public static RowsAsked rows(TableBlock block, Written written) {
-        return RowsAsked.of(written.worked(block), block.columns(), block.rows());
+        return RowsAsked.of(written.worked(block.id()), block.columns(), block.rows());
     }
 
     /** Which unit is still to be found, in words; null where none is. */

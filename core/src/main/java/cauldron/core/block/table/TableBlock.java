@@ -44,7 +44,7 @@ public record TableBlock(String id, String title, List<Map<String, Object>> colu
         if (!have.enough()) {
             return "“" + title + "”, " + have.words();
         }
-        return unitsAsked ? Gathered.unitLack(written.worked(this)) : null;
+        return unitsAsked ? Gathered.unitLack(written.worked(id)) : null;
     }
 
     @Override
