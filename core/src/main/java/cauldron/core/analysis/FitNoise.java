@@ -26,6 +26,9 @@ final class FitNoise {
         double[] uncertainties = r.uncertainties().clone();
         boolean any = false;
         for (int k = 0; k < values.length; k++) {
+            any |= Double.compare(values[k], -0.0) == 0;
+            // Nothing is printed as “−0”.
+            values[k] += 0.0;
             double moved = values[k] == 0 ? Double.NaN : moved(r, model, symbol, xs, curve, k);
             if (moved <= ROUNDING * height) {
                 double each = moved / Math.abs(values[k]);
