@@ -32,6 +32,7 @@ const SAID: Record<string, string> = {
   spotCheck: 'Spot check: looked at for what is right',
   tableAt: 'Rows of its table at first',
   takes: 'Filled by “Into the notebook” with',
+  alsoIn: 'Right with these units, too',
   to: 'To',
   tolerance: 'Tolerance, in the unit',
   tolerancePercent: 'Tolerance, in per cent',

@@ -49,6 +49,12 @@ export function columnsFor(
         c,
         heads.findIndex((head, i) => !fits[i] && alike(c, head) && holds(c, head)),
       );
+  // Where the lab says nothing, the only words that are left go where the only words are missing.
+  if (typed.every((c) => takes(c).length === 0)) {
+    const missing = typed.filter((c) => c.kind === 'label' && !fits.includes(c));
+    const left = heads.flatMap((head, i) => (head.label && !fits[i] && !BESIDE.includes(head.id) ? [i] : []));
+    if (fits.some(Boolean) && missing.length === 1 && left.length === 1) given(missing[0], left[0]);
+  }
   return fits;
 }
 

@@ -57,16 +57,16 @@ class BridgeTest {
         eyes.layRuler(new double[] {x, face(0)}, new double[] {x, face(1)});
         double gap = eyes.read("ruler", new double[] {x, face(1)}) - eyes.read("ruler", new double[] {x, face(0)});
         assertThat(gap).isCloseTo(5.61, within(0.08));
-        typed(hands, 1, "water", "18.0", LabHands.print(gap, 2));
+        typed(hands, 1, "water", "18.0", "998", LabHands.print(gap, 2));
         hands.record("Liquid", "hexane");
         int sooner = eyes.firstFrame(30, 535, this::hasParted);
         eyes.frame(sooner - 1);
         double less = eyes.read("ruler", new double[] {x, face(1)}) - eyes.read("ruler", new double[] {x, face(0)});
         assertThat(less).isCloseTo(4.75, within(0.1));
-        typed(hands, 2, "hexane", "86.2", LabHands.print(less, 2));
-        typed(hands, 3, "glycerol", "92.1", "5.46");
-        typed(hands, 4, "decane", "142.3", "4.91");
-        typed(hands, 5, "ethanol", "46.1", "4.78");
+        typed(hands, 2, "hexane", "86.2", "659", LabHands.print(less, 2));
+        typed(hands, 3, "glycerol", "92.1", "1261", "5.32");
+        typed(hands, 4, "decane", "142.3", "730", "4.91");
+        typed(hands, 5, "ethane-1,2-diol", "62.1", "1113", "5.19");
         Chrome.part(page, "Analyse");
         double length = 2 / (3.66 - 1.043 * Double.parseDouble(LabHands.print(gap, 2)) / 2);
         Locator tension = Chrome.question(page, "And its surface tension");
@@ -78,9 +78,10 @@ class BridgeTest {
         assertThat(tension.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
     }
 
-    private static void typed(LabHands hands, int row, String liquid, String molar, String gap) {
+    private static void typed(LabHands hands, int row, String liquid, String molar, String density, String gap) {
         hands.type("liquid", row, liquid);
         hands.type("molar mass", row, molar);
+        hands.type("density", row, density);
         hands.type("widest gap", row, gap);
     }
 

@@ -16,7 +16,7 @@ public final class AnswerCheck {
     /** What was found. */
     public enum Verdict { RIGHT, NOT_A_NUMBER, NO_UNIT, UNREADABLE_UNIT, OTHER_QUANTITY, SIGN, POWER_OF_TEN, UPSIDE_DOWN,
         KNOWN_SLIP, VALUE, FIGURES,
-        NOT_YET }
+        OTHER_PREFIX, NOT_YET }
 
     /**
      * The verdict with words for the student.
@@ -42,7 +42,7 @@ public final class AnswerCheck {
         /** Whether it counts as a try: something that can't be read doesn't. */
         public boolean counts() {
             return verdict != Verdict.NOT_A_NUMBER && verdict != Verdict.NO_UNIT && verdict != Verdict.UNREADABLE_UNIT
-                    && verdict != Verdict.NOT_YET && verdict != Verdict.FIGURES;
+                    && verdict != Verdict.NOT_YET && verdict != Verdict.FIGURES && verdict != Verdict.OTHER_PREFIX;
         }
 
         public Map<String, Object> toTree() {
@@ -115,7 +115,8 @@ public final class AnswerCheck {
         double number = typed.number();
         String numberText = typed.numberText();
         String unitText = typed.unitText();
-        if (unitText.isEmpty() && !key.unit().dimension().isNone()) {
+        boolean alone = key.unit().dimension().isNone() || key.also().stream().anyMatch(u -> u.dimension().isNone());
+        if (unitText.isEmpty() && !alone) {
             return new Result(Verdict.NO_UNIT, "A number alone says nothing here. Add its unit.");
         }
         Unit unit;
@@ -132,8 +133,12 @@ public final class AnswerCheck {
                 && close(key.unit().toSi(number), key)) {
             return new Result(Verdict.NO_UNIT, "Is that in degrees? Then add ° as its unit; a bare number is in radians.");
         }
-        double given = unit.toSi(number);
-        if (!unit.sameKind(key.unit())) {
+        Result meant = askedBack(number, unitText, key);
+        if (meant != null) {
+            return meant;
+        }
+        double given = inKeysKind(number, unit, key);
+        if (Double.isNaN(given)) {
             return wrongKind(unit, key);
         }
         if (close(given, key)) {
@@ -146,8 +151,42 @@ public final class AnswerCheck {
             return new Result(Verdict.NOT_A_NUMBER, "Does the comma part thousands, or is it a decimal mark? Type "
                     + digits + " for the one, " + numberText.replace(',', '.') + " for the other. This costs no try.");
         }
+        if (!unitText.isEmpty() && unit.sameKind(key.unit()) && unit.factor() != key.unit().factor()
+                && close(key.unit().toSi(number), key)) {
+            return new Result(Verdict.OTHER_PREFIX, "Number and unit don't go together. Compare the units in your table's"
+                    + " headings, or in the text, with the one you typed. This costs no try.");
+        }
         return unlike(given, key);
     }
+
+    /** A value in SI, of a unit of the key's kind or of one that is as good; NaN for any other. */
+    private static double inKeysKind(double number, Unit unit, AnswerKey key) {
+        if (unit.sameKind(key.unit())) {
+            return unit.toSi(number);
+        }
+        for (Unit also : key.also()) {
+            if (unit.sameKind(also)) {
+                return key.unit().toSi(also.fromSi(unit.toSi(number)));
+            }
+        }
+        return Double.NaN;
+    }
+
+    /** What has most likely been meant otherwise than it was written is asked about, free of charge; null for nothing. */
+    private static Result askedBack(double number, String unitText, AnswerKey key) {
+        if (key.unit().sameKind(KELVIN) && (unitText.equals("C") || unitText.equals("c"))) {
+            return new Result(Verdict.UNREADABLE_UNIT, "C is the coulomb, a unit of charge. Do you mean °C? This costs no"
+                    + " try.");
+        }
+        if (unitText.isEmpty() && key.unit().symbol().equals("%") && !close(number, key)
+                && close(key.unit().toSi(number), key)) {
+            return new Result(Verdict.NO_UNIT, "Is that in per cent? Then add % as its unit; a bare number is a share of 1."
+                    + " This costs no try.");
+        }
+        return null;
+    }
+
+    private static final Unit KELVIN = Units.parse("K");
 
     private static Result figures(String typed, AnswerKey key) {
         if (typed.isEmpty()) {
@@ -169,13 +208,13 @@ public final class AnswerCheck {
             }
         }
         if (key.unit().offset() != 0) {
-            return new Result(Verdict.VALUE, VALUE);
+            return notYet(key);
         }
         if (nearly(-given, truth, key)) {
             return new Result(Verdict.SIGN, "The size is right. Look at the sign again: which way is positive?");
         }
         if (given == 0 || truth == 0) {
-            return new Result(Verdict.VALUE, VALUE);
+            return notYet(key);
         }
         double ratio = Math.abs(given / truth);
         boolean sign = given * truth < 0;
@@ -195,7 +234,7 @@ public final class AnswerCheck {
             return new Result(Verdict.UPSIDE_DOWN, "Your number is one divided by the right one. Which quantity is divided by"
                     + " which?");
         }
-        return new Result(Verdict.VALUE, VALUE);
+        return notYet(key);
     }
 
     /** Where, in a number with its unit, the unit begins. */
@@ -211,8 +250,12 @@ public final class AnswerCheck {
         return text.length();
     }
 
-    private static final String VALUE = "The unit fits, but the value doesn't yet. Check your readings for one row again, then"
-            + " how the answer follows from them.";
+    private static Result notYet(AnswerKey key) {
+        boolean read = key.following() != null || key.came() != null;
+        return new Result(Verdict.VALUE, "The unit fits, but the value doesn't yet. " + (read
+                ? "Check your readings for one row again, then how the answer follows from them."
+                : "Look again at what it is worked out from, then at how it follows."));
+    }
 
     private static Result wrongKind(Unit unit, AnswerKey key) {
         boolean inverse = unit.dimension().equals(key.unit().dimension().power(-1));

@@ -13,10 +13,12 @@ import java.util.List;
  * @param tolerance as a share of the value: 0.03 is 3%; 0 where only the absolute one counts
  * @param within    absolute tolerance, in {@code unit}; 0 where only the share counts
  * @param figures   significant figures asked for; 0: none
+ * @param also      units of another kind in which the same number is right, such as that of a molar mass where a relative
+ *                  one is asked for
  * @param slips     factors by which a wrong answer may be off, with a hint for each
  */
 public record AnswerKey(double value, Own own, Following following, Came came, Unit unit, double tolerance,
-                        double within, int figures, List<Slip> slips) {
+                        double within, int figures, List<Unit> also, List<Slip> slips) {
 
     /**
      * A personal value of recordings: a setting, as one option of a choice sets it for the student.
@@ -62,11 +64,11 @@ public record AnswerKey(double value, Own own, Following following, Came came, U
 
     /** The key for one student, whose own value is known. */
     public AnswerKey with(double ownValue) {
-        return new AnswerKey(ownValue, null, following, came, unit, tolerance, within, figures, slips);
+        return new AnswerKey(ownValue, null, following, came, unit, tolerance, within, figures, also, slips);
     }
 
     /** The same with other slips. */
     public AnswerKey with(List<Slip> others) {
-        return new AnswerKey(value, own, following, came, unit, tolerance, within, figures, others);
+        return new AnswerKey(value, own, following, came, unit, tolerance, within, figures, also, others);
     }
 }

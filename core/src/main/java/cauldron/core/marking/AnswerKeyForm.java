@@ -42,6 +42,9 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
             .says("In the key's unit.");
     private final Field<AnswerKey, Integer> figures = field("figures", whole(0, 9), AnswerKey::figures).otherwise(0)
             .says("Significant figures asked for; 0: none.");
+    private final Field<AnswerKey, List<String>> also = field("alsoIn", list(text(60), 10),
+            (AnswerKey k) -> k.also().stream().map(Unit::symbol).toList()).otherwise(List.of())
+            .says("Units of another kind in which the same number is right; an empty one for none.");
     private final Field<AnswerKey, List<Slip>> slips = field("slips", list(new SlipForm(), 40), AnswerKey::slips)
             .otherwise(List.of());
 
@@ -72,7 +75,8 @@ public final class AnswerKeyForm extends Form<AnswerKey> {
             throw new IllegalArgumentException("“value” is missing");
         }
         return new AnswerKey(known ? f.get(value) : Double.NaN, f.get(own), f.get(following), f.get(came), read,
-                f.get(percent) / 100, f.get(within), f.get(figures), f.get(slips));
+                f.get(percent) / 100, f.get(within), f.get(figures),
+                f.get(also).stream().map(Units::parse).toList(), f.get(slips));
     }
 
     @Override

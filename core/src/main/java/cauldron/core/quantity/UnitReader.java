@@ -5,8 +5,9 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Reads one unit. Grammar: {@code unit = factor { ("·" | "*" | "×" | space) factor | "/" factor }},
- * {@code factor = ["√"] (symbol | "(" unit ")" | "1") [power]}, where a power is {@code ^2},
+ * Reads one unit. Grammar: {@code unit = factor { ("·" | "." | "*" | "×" | space) factor | "/" factor }},
+ * {@code factor = ["√"] (symbol | "(" unit ")" | "1") [power]}; after a power the sign may be left out
+ * ({@code m²K}). A power is {@code ^2},
  * {@code ^-2}, {@code ^(1/2)}, {@code ⁻²} or digits right after the symbol ({@code s-2}).
  *
  * <p>A product after a slash ({@code J/kg K}) is refused, because people mean different things by it; so is
@@ -18,7 +19,7 @@ final class UnitReader {
     static final String SUPERSCRIPTS = "⁰¹²³⁴⁵⁶⁷⁸⁹";
     /** Longer ones are refused rather than risk the stack. */
     private static final int LONGEST = 120;
-    private static final String TIMES = "·⋅•*×";
+    private static final String TIMES = "·⋅•*×.";
     private static final List<String> DEGREES = List.of("°", "degrees", "degree", "deg");
     private static final int LONGEST_TOGETHER = 8;
     /** Units that people write without a gap between them. */
@@ -29,7 +30,7 @@ final class UnitReader {
     private int at;
 
     UnitReader(String text) {
-        this.text = celsius(text.replace('\u2212', '-').replace('\u00a0', ' ').replace('\u2009', ' ')
+        this.text = celsius(UnitWords.slashed(text).replace('\u2212', '-').replace('\u00a0', ' ').replace('\u2009', ' ')
                 .replace('º', '°').replace('˚', '°').replace("℃", "°C").replace('\u212B', 'Å').replace('\u2126', 'Ω')
                 .replace('–', '-').strip());
     }
@@ -91,7 +92,7 @@ final class UnitReader {
                 skipSpace();
                 left = combine(left, factor(), true);
                 divided = true;
-            } else if (TIMES.indexOf(c) >= 0 || spaced) {
+            } else if (TIMES.indexOf(c) >= 0 || spaced || endsAPower() && isSymbol(c)) {
                 if (divided) {
                     throw trouble("It isn't clear what belongs below the slash. Put it in brackets, like J/(kg K),"
                             + " or write negative powers, like J kg⁻¹ K⁻¹");
@@ -106,6 +107,12 @@ final class UnitReader {
             }
         }
         return left;
+    }
+
+    /** Whether a power, or a bracket, has just ended: what follows at once is a factor of its own, as in m²K. */
+    private boolean endsAPower() {
+        char before = text.charAt(at - 1);
+        return Character.isDigit(before) || SUPERSCRIPTS.indexOf(before) >= 0 || before == ')';
     }
 
     private Unit factor() {
@@ -215,6 +222,7 @@ final class UnitReader {
 
     private Unit named(String symbol, int start) {
         Unit unit = Units.lookUp(symbol);
+        unit = unit == null ? UnitWords.named(symbol) : unit;
         if (unit != null) {
             return unit;
         }
@@ -224,30 +232,6 @@ final class UnitReader {
     }
 
     private static String hint(String symbol) {
-        switch (symbol.toLowerCase()) {
-            case "sec": case "secs": case "second": case "seconds":
-                return "Write s for seconds";
-            case "meter": case "metre": case "metres": case "meters":
-                return "Write m for metres";
-            case "cms": case "centimetres":
-                return "Write cm for centimetres";
-            case "gram": case "grams": case "gm":
-                return "Write g for grams";
-            case "kgs": case "kilo": case "kilos":
-                return "Write kg for kilograms";
-            case "mins": case "minute": case "minutes":
-                return "Write min for minutes";
-            case "hr": case "hrs":
-                return "Write h for hours";
-            case "degree": case "degrees":
-                return "Write ° for degrees";
-            case "newton": case "newtons":
-                return "Write N for newtons";
-            case "ms":
-                return null;
-            default:
-                break;
-        }
         // Letters whose case means another unit, as in Nm and nm, are no slip of the shift key.
         String[] tries = {symbol.toLowerCase(), symbol.toUpperCase(),
             symbol.substring(0, 1).toUpperCase() + symbol.substring(1).toLowerCase(),
@@ -327,7 +311,10 @@ final class UnitReader {
     private Unit combine(Unit left, Unit right, boolean over) {
         Dimension d = over ? left.dimension().over(right.dimension()) : left.dimension().times(right.dimension());
         double f = over ? left.factor() / right.factor() : left.factor() * right.factor();
-        return new Unit(left.symbol() + (over ? "/" : " ") + right.symbol(), d, f, 0);
+        // Letters that stood together below a slash stay there.
+        String below = right.symbol().indexOf(' ') >= 0 && !right.symbol().startsWith("(") ? "(" + right.symbol() + ")"
+                : right.symbol();
+        return new Unit(left.symbol() + (over ? "/" + below : " " + right.symbol()), d, f, 0);
     }
 
     private Unit power(Unit base, double exponent, String symbol) {

@@ -57,6 +57,10 @@ public final class Units {
         add("d", time, 86400, false);
         add("t", mass, 1000, false);
         add("u", mass, 1.66053906660e-27, false);
+        add("Da", mass, 1.66053906660e-27, true);
+        add("cc", length.power(3), 1e-6, false);
+        add("mph", length.over(time), 0.44704, false);
+        add("kph", length.over(time), 1 / 3.6, false);
         add("Wh", energy, 3600, true);
         add("Ah", charge, 3600, true);
         add("cal", energy, 4.184, true);

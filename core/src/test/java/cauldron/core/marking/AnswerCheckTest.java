@@ -17,7 +17,7 @@ class AnswerCheckTest {
         "9.7 | m/s^2 | RIGHT", "981 | cm s^-2 | RIGHT", "9,81 | N/kg | RIGHT", "0.0098 | km/s² | RIGHT",
         "9.4 | m/s² | VALUE", "-9.8 | m/s² | SIGN", "981 | m/s² | POWER_OF_TEN", "0.981 | m/s² | POWER_OF_TEN",
         "39.2 | m/s² | KNOWN_SLIP", "9.81 | m/s | OTHER_QUANTITY", "4.03 | s²/m | UPSIDE_DOWN",
-        "9.81 | '' | NO_UNIT", "abc | m/s² | NOT_A_NUMBER", "9.81 | m/sec² | UNREADABLE_UNIT", "0 | m/s² | VALUE"})
+        "9.81 | '' | NO_UNIT", "abc | m/s² | NOT_A_NUMBER", "9.81 | m/sec² | RIGHT", "9.81 | m/swing² | UNREADABLE_UNIT", "0 | m/s² | VALUE"})
     void verdicts(String number, String unit, AnswerCheck.Verdict verdict) {
         assertThat(AnswerCheck.check(number, unit.equals("''") ? "" : unit, G).verdict()).isEqualTo(verdict);
     }
@@ -40,7 +40,7 @@ class AnswerCheckTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"9.81, m/s", "abc, m/s²", "9.81, m/sec²"})
+    @CsvSource({"9.81, m/s", "abc, m/s²", "9.81, m/swing²"})
     void whatIsNoAnswerIsNotOffBySomuch(String number, String unit) {
         assertThat(AnswerCheck.off(number, unit, G)).isNaN();
     }

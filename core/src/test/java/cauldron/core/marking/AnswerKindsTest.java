@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import cauldron.core.Tree;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -76,5 +77,46 @@ class AnswerKindsTest {
         assertThat(few.feedback()).contains("fewer");
         assertThat(check("9.8067", "m/s²", three).feedback()).contains("round");
         assertThat(few.counts()).as("costs no try").isFalse();
+    }
+
+    private static AnswerCheck.Result asked(String number, String unit, Object... key) {
+        return AnswerCheck.check(number, unit, AnswerKeyForm.read(Tree.of(key)));
+    }
+
+    @Test
+    void aRelativeMassIsRightAloneAndInEveryUnitThatMeansIt() {
+        Object[] chlorine = {"value", 35.453, "unit", "u", "alsoIn", List.of("", "g/mol"), "tolerancePercent", 0.2};
+        for (String unit : new String[] {"", "u", "Da", "g/mol", "g mol^-1"}) {
+            assertThat(asked("35.45", unit, chlorine).right()).as(unit).isTrue();
+        }
+        assertThat(asked("0.03545", "kg/mol", chlorine).right()).isTrue();
+        assertThat(asked("35.45", "m", chlorine).verdict()).isEqualTo(AnswerCheck.Verdict.OTHER_QUANTITY);
+        assertThat(asked("35.45", "kg/mol", chlorine).right()).isFalse();
+    }
+
+    @Test
+    void whatIsMeantOtherwiseIsAskedAboutAndCostsNothing() {
+        Object[] warm = {"value", 45.0, "unit", "°C", "tolerance", 1.0};
+        AnswerCheck.Result charge = asked("45", "C", warm);
+        assertThat(charge.feedback()).contains("°C").contains("no try");
+        assertThat(charge.counts()).isFalse();
+        Object[] share = {"value", 12.5, "unit", "%", "tolerancePercent", 2.0};
+        AnswerCheck.Result bare = asked("12.5", "", share);
+        assertThat(bare.feedback()).contains("per cent");
+        assertThat(bare.counts()).isFalse();
+        assertThat(asked("0.125", "", share).right()).isTrue();
+        assertThat(asked("12.5", "%", share).right()).isTrue();
+        assertThat(asked("40", "", share).counts()).as("a wrong number is a try").isTrue();
+    }
+
+    @Test
+    void aNumberThatGoesWithAnotherUnitOfTheKindCostsNothing() {
+        Object[] length = {"value", 2.5, "unit", "m", "tolerancePercent", 2.0};
+        AnswerCheck.Result other = asked("2.5", "cm", length);
+        assertThat(other.counts()).isFalse();
+        assertThat(other.feedback()).contains("no try");
+        assertThat(asked("250", "cm", length).right()).isTrue();
+        assertThat(asked("3.1", "cm", length).counts()).isTrue();
+        assertThat(asked("2.5", "s", length).counts()).as("another quantity is a try").isTrue();
     }
 }

@@ -52,6 +52,20 @@ class UnitsTest {
         assertThat(Units.parse(unit.symbol()).factor()).as("printed as " + unit.symbol()).isCloseTo(unit.factor(), within(1e-12 * unit.factor()));
     }
 
+    /** As people write it at school: with points, without gaps after a power, in words. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"N.m | N m", "m.s^-1 | m/s", "W/(m²K) | W m⁻² K⁻¹", "kgm^2s^-3 | W",
+        "kgm²s⁻³ | W", "cc | cm³", "percent | %", "per cent | %", "joules | J", "Newton | N", "kilojoules | kJ",
+        "metres per second | m/s", "mins | min", "litres | L", "Da | u", "J/kgK | J/(kg K)", "mol.L^-1 | mol/L"})
+    void unitsAreReadAsTheyAreWrittenAtSchool(String written, String other) {
+        Unit unit = Units.parse(written);
+        assertThat(unit.sameKind(Units.parse(other))).isTrue();
+        assertThat(unit.factor() / Units.parse(other).factor()).isCloseTo(1, within(1e-12));
+        assertThat(Units.parse(unit.symbol()).factor()).as(unit.symbol()).isCloseTo(unit.factor(),
+                within(1e-12 * unit.factor()));
+        assertThat(Units.parse("mph").factor()).isEqualTo(1609.344 / 3600, within(1e-12));
+    }
+
     @ParameterizedTest
     @CsvSource({"ms-2", "ms^-2", "ms⁻²", "ms-1"})
     void metresPerSecondOrMilliseconds(String written) {
@@ -61,7 +75,7 @@ class UnitsTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"sec | Write s", "KG | did you mean kg", "m/ | stops too early",
+    @CsvSource(delimiter = '|', value = {"swing | not a unit", "N..m | no place", "J/kg²K | brackets", "KG | did you mean kg", "m/ | stops too early",
         "(m | not closed", "J/kg K | brackets", "m^x | whole number", "foo | not a unit", "m+s | no place"})
     void troubleSaysWhatToWrite(String written, String message) {
         assertThatThrownBy(() -> Units.parse(written)).isInstanceOf(UnitSyntaxException.class)

@@ -141,7 +141,7 @@ final class DemoBrass extends DemoScript {
                 new Answer("lead", print(journal.number("dipped", 2, "m")
                         / (journal.number("dipped", 2, "after") - journal.number("dipped", 2, "before"))), "g/cm³"),
                 new Answer("steel", print(journal.number("ran", 1, "m") / caught), "g/cm³"),
-                new Answer("formula", "6.11", "cm³"), new Answer("off", "50", "%"));
+                new Answer("formula", "6.11", "cm³"), new Answer("off", "100", "%"));
     }
 
     private static String print(double value) {

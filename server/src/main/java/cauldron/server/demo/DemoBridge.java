@@ -10,9 +10,10 @@ import java.util.Map;
 /** How far a drop will go: the gap at the last whole frame of some liquids, against their molar mass. */
 final class DemoBridge extends DemoScript {
 
-    private static final List<String> LIQUIDS = List.of("water", "glycerol", "hexane", "decane", "ethanol", "diol");
-    private static final double[] MOLAR = {18.0, 92.1, 86.2, 142.3, 46.1, 62.1};
-    private static final List<String> NAMES = List.of("water", "glycerol", "hexane", "decane", "ethanol",
+    private static final List<String> LIQUIDS = List.of("water", "glycerol", "hexane", "decane", "octane", "diol");
+    private static final double[] MOLAR = {18.0, 92.1, 86.2, 142.3, 114.2, 62.1};
+    private static final int[] DENSITY = {998, 1261, 659, 730, 703, 1113};
+    private static final List<String> NAMES = List.of("water", "glycerol", "hexane", "decane", "octane",
             "ethane-1,2-diol");
     private static final int ROWS = 5;
     private static final double READ = 0.03;
@@ -42,6 +43,7 @@ final class DemoBridge extends DemoScript {
             double gap = 1000 * run.read(run.manifest().channel("gap"));
             journal.cell("gaps", row, "liquid", NAMES.get(which));
             journal.cell("gaps", row, "M", Numbers.fixed(MOLAR[which], 1));
+            journal.cell("gaps", row, "rho", String.valueOf(DENSITY[which]));
             journal.cell("gaps", row, "h", Numbers.fixed(gap + READ * chance.normal(), 2),
                     filmed.trial().id().toString(), frame, "close", Map.of(), "0.05");
         }
@@ -66,8 +68,8 @@ final class DemoBridge extends DemoScript {
                         + "them. Water and glycerol have hydrogen bonds, those are much stronger, so water is first "
                         + "although it is the lightest molecule.",
                 "The order is water, glycerol, then the others close together, hexane last. Hexane and decane are not "
-                        + "polar; the longer one holds a bit better. Ethanol has one OH but also a chain, so it is "
-                        + "near them. Water has two H and two free pairs for every small molecule. Glycerol is a "
+                        + "polar; the longer one holds a bit better. Ethane-1,2-diol has two OH for its small size, so it is "
+                        + "far above them. Water has two H and two free pairs for every small molecule. Glycerol is a "
                         + "thousand times thicker than water and still parts before it: viscosity only makes the "
                         + "thread last longer.");
     }

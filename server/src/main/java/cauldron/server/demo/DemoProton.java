@@ -150,10 +150,10 @@ final class DemoProton extends DemoScript {
         return List.of("Protons make the element and electrons make the charge and neutrons make it heavier.",
                 "Protons decide the element, protons less electrons the charge. In my chart light nuclei last with as "
                         + "many neutrons "
-                        + "as protons, calcium with up to 28. Chlorine's mass is in the middle.",
+                        + "as protons, calcium with up to 26. Chlorine's mass is in the middle.",
                 "The element is the number of protons, nothing else. The charge is protons less electrons; a neutron "
                         + "never "
-                        + "changed it. Light nuclei last with as many neutrons as protons, calcium with up to 1.4 "
+                        + "changed it. Light nuclei last with as many neutrons as protons, calcium with up to 1.3 "
                         + "times as many, "
                         + "and with too many or too few they turn into another element. 35.45 is the mean of two "
                         + "kinds of chlorine, "

@@ -72,7 +72,7 @@ public final class RaisedLoads extends Apparatus {
 
     final Amount level = amount("level", "h_0", "Reference level", "m").within(0, 12).step(0.1).live()
             .note("Energies and bars count from here.");
-    final Items loads = items("loads", "Loads", "load", load).between(3, MOST_LOADS).namedBy(load.thing)
+    final Items loads = items("loads", "Loads", "load", load).between(1, MOST_LOADS).namedBy(load.thing)
             .with(load.thing, "drum", load.mass, 18.0).with(load.thing, "rope", load.mass, 6.0)
             .with(load.thing, "line", load.mass, 3.5).with(load.thing, "lens", load.mass, 0.24);
     final Items landings = items("landings", "Landings", "landing", landing).between(1, MOST_LANDINGS)
