@@ -1,6 +1,6 @@
 import { use, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { Schemas } from '../api/client';
-import { manifestOf, type Sheet } from '../core';
+import { manifestOf, type BlockOf, type Sheet } from '../core';
 import type { FilmPlace } from '../films/film';
 import type { Judged } from '../marking';
 import type { Journal } from '../notebook/journal';
@@ -10,7 +10,7 @@ import { Button } from '../ui';
 import { Arrangement } from './Arrangement';
 import { DeskPane, LiveBench } from './DeskPane';
 import { FilmDesk } from './FilmDesk';
-import { blocksOf, stanceOf, useFront, type Stance } from './front';
+import { blocksOf, stanceOf, tableWanted, unsealedBefore, useFront, type Stance } from './front';
 import { GraphPane } from './GraphPane';
 import { layRows, type TakeRows } from './layRows';
 import type { Looking } from './looking';
@@ -56,9 +56,8 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
   const desks = blocksOf(sheet, 'films', 'bench');
   const [desk, chooseDesk] = useFront(desks, sheet, part);
   const tables = blocksOf(sheet, 'table');
-  // A part that draws a table made before has that one in front.
-  const drawn = sheet.parts[part].blocks.find((b) => b.type === 'graph')?.table;
-  const [tableBlock, chooseTable] = useFront(tables, sheet, part, drawn);
+  // A part that draws a table made before, or asks about it, has that one in front.
+  const [tableBlock, chooseTable] = useFront(tables, sheet, part, tableWanted(sheet, part));
   const graphs = blocksOf(sheet, 'graph').filter((g) => g.table === tableBlock?.id);
   const [graphBlock, chooseGraph] = useFront(graphs, sheet, part);
   const [places, setPlaces] = useState<Record<string, FilmPlace>>({});
@@ -78,7 +77,6 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
   const m = desk && use(manifestOf(desk.apparatus));
   const view = m?.views.find((v) => desk?.type === 'films' && v.id === desk.views[0]) ?? m?.views[0];
   const all = journal.all();
-
   const show = (key: string, reading: Reading) => {
     const films = trials.find((t) => t.id === reading.trial)?.block;
     const id = films ?? desks.find((b) => b.type === 'bench' && all[b.id]?.[`trial/${reading.trial}`])?.id;
@@ -151,7 +149,9 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
             fetched={own === 'notebook' && stance === 'bench'}
             onStance={(to) => setByHand({ part, stance: to })}
           >
-            {desk.type === 'films' ? (
+            {isShut(sheet, desk, journal, readOnly) ? (
+              <EmptyBench>This bench opens when you have sealed your predictions beside it.</EmptyBench>
+            ) : desk.type === 'films' ? (
               <FilmDesk
                 key={desk.id}
                 block={desk}
@@ -213,6 +213,12 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
       }
     />
   );
+}
+
+/** Whether a bench still waits for predictions that stand in its own part. */
+function isShut(sheet: Sheet, desk: BlockOf<'films' | 'bench'>, journal: Journal, readOnly: boolean) {
+  const sealed = (id: string) => (journal.read(id, 'seal') as { sealed?: boolean } | undefined)?.sealed === true;
+  return !readOnly && unsealedBefore(sheet, desk, sealed) !== undefined;
 }
 
 /** Said over the picture while it stands as it did when a value was read. */

@@ -25,6 +25,25 @@ export function useFront<B extends Block>(
   return [front, (id) => setChosen({ part, id })];
 }
 
+/** The table a part looks at that has none of its own: that of its graph, or that on which its questions rest. */
+export function tableWanted(sheet: Sheet, part: number): string | undefined {
+  const { blocks } = sheet.parts[part];
+  const graph = blocks.find((b) => b.type === 'graph');
+  const resting = blocks.find((b): b is BlockOf<'number'> => b.type === 'number' && !!b.restsOn);
+  return graph?.table ?? resting?.restsOn;
+}
+
+/** The prediction that has to be sealed before a bench below it in the same part opens; none where it is open. */
+export function unsealedBefore(sheet: Sheet, bench: Block, sealed: (block: string) => boolean): Block | undefined {
+  const part = sheet.parts.find((p) => p.blocks.some((b) => b.id === bench.id));
+  const before =
+    part?.blocks.slice(
+      0,
+      part.blocks.findIndex((b) => b.id === bench.id),
+    ) ?? [];
+  return before.find((b) => (b.type === 'prediction' || b.type === 'comparison') && !sealed(b.id));
+}
+
 /** Which side of the right has the room: the bench while measuring, table and graph while analysing. */
 export type Stance = 'bench' | 'notebook';
 

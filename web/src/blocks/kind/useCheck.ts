@@ -17,6 +17,8 @@ export function useCheck(block: Question, context: SheetContext, number: string,
   return {
     error,
     busy,
+    /** Whether this very answer was found right: there is nothing left to check. */
+    done: (found ?? same)?.verdict === 'right',
     found: busy ? null : (found ?? same),
     left: found?.left ?? before?.left ?? block.tries,
     last: found ?? before,

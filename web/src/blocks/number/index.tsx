@@ -50,7 +50,7 @@ function Question({ block, context }: ViewProps<'number'>) {
             onChange={(e) => write({ unit: e.target.value })}
           />
           {!readOnly && (
-            <Button kind="main" type="submit" disabled={checking.busy || !answer.number}>
+            <Button kind="main" type="submit" disabled={checking.busy || checking.done || !answer.number}>
               Check
             </Button>
           )}

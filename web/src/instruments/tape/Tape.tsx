@@ -14,6 +14,8 @@ export function Tape({ laidAs, instrument, name, place, picture: { scale }, poin
   const angle = (Math.atan2(place.y2 - place.y1, place.x2 - place.x1) * 180) / Math.PI;
   const finest = [1, 5, 10, 50, 100].find((d) => d * unit * pixel >= TELLABLE) ?? 100;
   const named = [5, 10, 50, 100].find((d) => d * unit * pixel >= 34) ?? 200;
+  // Where only half metres can be numbered it is read in metres, as a long tape is.
+  const inMetres = instrument.unit === 'cm' && named >= 50;
   const drawnOut = Math.min(instrument.span, length / unit);
   const w = 22 / pixel;
   let marks = '';
@@ -45,7 +47,7 @@ export function Tape({ laidAs, instrument, name, place, picture: { scale }, poin
             fill="var(--copper)"
             textAnchor={i === 0 ? 'start' : 'middle'}
           >
-            {i}
+            {inMetres ? i / 100 : i}
           </text>
         ))}
         <text
@@ -56,7 +58,7 @@ export function Tape({ laidAs, instrument, name, place, picture: { scale }, poin
           className="select-none"
           fill="var(--copper)"
         >
-          {instrument.unit}
+          {inMetres ? 'm' : instrument.unit}
         </text>
       </g>
       {onMove &&

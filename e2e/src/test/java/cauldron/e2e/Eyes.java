@@ -108,6 +108,12 @@ final class Eyes {
         return ((Number) value).doubleValue();
     }
 
+    /** The same in metres, whatever unit stands on it. */
+    double metres(String instrument, double[] place) {
+        boolean inMetres = page.locator("[data-instrument=" + instrument + "] text").allInnerTexts().contains("m");
+        return read(instrument, place) / (inMetres ? 1 : 100);
+    }
+
     /** Draws a curve across the empty axes of a prediction, and a level line below it. */
     void sketch() {
         var box = page.getByRole(AriaRole.APPLICATION).boundingBox();

@@ -184,7 +184,7 @@ class LabsTest {
             int last = eyes.firstFrame(cut, cut + 240, () -> eyes.middle("[data-part=glider]")[0] > start[0] + 420);
             eyes.frame(last);
             double[] end = eyes.middle("[data-part=glider]");
-            hands.type("distance", row, LabHands.print(eyes.read("tape", new double[] {end[0], start[1] + 30}) / 100,
+            hands.type("distance", row, LabHands.print(eyes.metres("tape", new double[] {end[0], start[1] + 30}),
                     3));
             hands.take("time", row);
         }

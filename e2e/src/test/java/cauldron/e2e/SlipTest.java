@@ -146,7 +146,7 @@ class SlipTest {
         int last = eyes.firstFrame(slack, slack + 110, () -> eyes.middle("[data-part=mark]")[0] > zero[0] + 110);
         eyes.frame(last);
         double[] mark = eyes.middle("[data-part=mark]");
-        hands.type("coasted", row, LabHands.print(eyes.read("tape", new double[] {mark[0], y}) / 100, 3));
+        hands.type("coasted", row, LabHands.print(eyes.metres("tape", new double[] {mark[0], y}), 3));
         hands.take("time", row);
     }
 

@@ -238,6 +238,10 @@ class RacesTest {
         assertThat(room.student().post("/api/works/" + room.work() + "/openings", Map.of("block", "g")).statusCode()).isEqualTo(404);
         assertThat(room.teacher().post("/api/works/" + room.work() + "/openings", Map.of("block", "g")).statusCode()).isEqualTo(204);
         assertThat(Visitor.read(room.student().post(path, right)).get("left").asInt()).isEqualTo(5);
+        // What has brought all its points is at rest: no check afterwards takes a try, or the points, away.
+        JsonNode after = Visitor.read(room.student().post(path, wrong.apply(7)));
+        assertThat(after.get("verdict").asString()).isNotEqualTo("right");
+        assertThat(after.get("left").asInt()).isEqualTo(5);
         JsonNode seen = room.teacher().json("/api/works/" + room.work());
         assertThat(seen.at("/score/points").asDouble()).isEqualTo(4);
         assertThat(seen.at("/tried/g/all").size()).isEqualTo(8);

@@ -131,7 +131,9 @@ public class Marking {
         String verdict = result.verdict().name().toLowerCase().replace('_', '-');
         // Pressing twice isn't trying twice. A right answer counts again: it may have come before the question was opened anew.
         boolean again = !result.right() && before != null && before.endsWith(said, unit, verdict);
-        if (!result.counts() || again || number.length() > LONGEST || unit.length() > LONGEST) {
+        // Once it has brought all its points nothing that is checked afterwards takes tries away.
+        boolean whole = before != null && question.points() > 0 && before.points() >= question.points();
+        if (!result.counts() || again || whole || number.length() > LONGEST || unit.length() > LONGEST) {
             return new Checked(result, left);
         }
         attempts.save(new Attempt(workId, blockId, said, unit, verdict, result.feedback(),
