@@ -57,7 +57,12 @@ export default function Choice({ block, context }: ViewProps<'choice'>) {
           </label>
         )}
         {!readOnly && (
-          <Button kind="main" type="submit" className="self-start" disabled={checking.busy || checking.done || chosen.length === 0}>
+          <Button
+            kind="main"
+            type="submit"
+            className="self-start"
+            disabled={checking.busy || checking.done || chosen.length === 0}
+          >
             Check
           </Button>
         )}

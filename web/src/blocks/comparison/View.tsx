@@ -99,7 +99,12 @@ export default function Comparison({ block, context }: ViewProps<'comparison'>) 
           </div>
         )}
         {!readOnly && sealed && (
-          <Button kind="main" type="submit" className="self-start" disabled={checking.busy || checking.done || !whole(seen)}>
+          <Button
+            kind="main"
+            type="submit"
+            className="self-start"
+            disabled={checking.busy || checking.done || !whole(seen)}
+          >
             Check
           </Button>
         )}

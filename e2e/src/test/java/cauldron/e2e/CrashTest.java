@@ -132,7 +132,7 @@ class CrashTest {
         int before = dialog.locator("[data-point]").count();
         assertThat(before).isGreaterThanOrEqualTo(4);
         dialog.getByText("Into the notebook").click();
-        assertThat(dialog).containsText("rows stand in the notebook now");
+        assertThat(dialog).containsText("in “Strengths” now; ");
         page.keyboard().press("Escape");
         Locator front = page.getByLabel(Pattern.compile("^Strength of the front, row"));
         assertThat(front.last()).isVisible();

@@ -117,8 +117,8 @@ class LabsTest {
         double byRhythm = 4 * Math.PI * Math.PI / (1000 * perGram);
         assertThat(byRhythm / byWeights).as("both ways agree: %s, %s", byWeights, byRhythm).isCloseTo(1, within(0.04));
 
-        part("Analyse");
         double period = hands.value("10 bounces", 5) / 10;
+        part("Analyse");
         hands.right("How steep is your line", LabHands.print(byWeights / 100, 4), "N/cm");
         hands.right("What is the spring's constant?", LabHands.print(0.5 * (byWeights + byRhythm), 2), "N/m");
         hands.right("mass of sinker Brill", LabHands.print(period * period / perGram, 0), "g");

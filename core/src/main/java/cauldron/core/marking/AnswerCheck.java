@@ -151,12 +151,17 @@ public final class AnswerCheck {
             return new Result(Verdict.NOT_A_NUMBER, "Does the comma part thousands, or is it a decimal mark? Type "
                     + digits + " for the one, " + numberText.replace(',', '.') + " for the other. This costs no try.");
         }
-        if (!unitText.isEmpty() && unit.sameKind(key.unit()) && unit.factor() != key.unit().factor()
-                && close(key.unit().toSi(number), key)) {
-            return new Result(Verdict.OTHER_PREFIX, "Number and unit don't go together. Compare the units in your table's"
-                    + " headings, or in the text, with the one you typed. This costs no try.");
-        }
-        return unlike(given, key);
+        boolean otherPrefix = !unitText.isEmpty() && unit.sameKind(key.unit()) && unit.factor() != key.unit().factor()
+                && close(key.unit().toSi(number), key);
+        return otherPrefix ? otherPrefix(given, key) : unlike(given, key);
+    }
+
+    /** The number goes with another unit of the kind; where the lab knows that slip, its hint says more. */
+    private static Result otherPrefix(double given, AnswerKey key) {
+        Result known = unlike(given, key);
+        return new Result(Verdict.OTHER_PREFIX, (known.verdict() == Verdict.KNOWN_SLIP ? known.feedback()
+                : "Number and unit don't go together. Compare the units in your table's headings, or in the text, with the"
+                + " one you typed.") + " This costs no try.");
     }
 
     /** A value in SI, of a unit of the key's kind or of one that is as good; NaN for any other. */
