@@ -1,4 +1,4 @@
-import { Crosshair, TextCursorInput } from 'lucide-react';
+import { Crosshair, TextCursorInput, Unlink } from 'lucide-react';
 import type { ColumnSpec } from '../core';
 import { Button, inputClass } from '../ui';
 import type { Cell } from './table';
@@ -14,6 +14,7 @@ export function CellBar({
   hidden,
   offer,
   onRecord,
+  onUntie,
   onUncertainty,
   onTake,
 }: {
@@ -28,6 +29,8 @@ export function CellBar({
   /** What a display would put into it. */
   offer?: string;
   onRecord: () => void;
+  /** Unties it from the picture it was read on. */
+  onUntie: () => void;
   onUncertainty: (text: string) => void;
   onTake: () => void;
 }) {
@@ -64,6 +67,12 @@ export function CellBar({
         >
           <Crosshair size={13} aria-hidden />
           Record here
+        </Button>
+      )}
+      {!readOnly && cell.reading && (
+        <Button small onClick={onUntie} title="The value stays; trial, frame and instruments are forgotten">
+          <Unlink size={13} aria-hidden />
+          Untie
         </Button>
       )}
       {!readOnly && offer && (

@@ -5,7 +5,9 @@ import type { Judged, Signs } from '../marking';
 import type { Reading } from '../notebook/table';
 import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
+import { Button } from '../ui';
 import { Tabs } from './BenchTabs';
+import type { NamedFilm } from './named';
 import { useOffer, useStands, type Standing } from './standing';
 import type { Entry } from './useEntry';
 import type { TableAtWork } from './useTable';
@@ -31,6 +33,7 @@ export function TablePane({
   selected,
   onSelect,
   onShow,
+  onBring,
   onFront,
 }: {
   tables: BlockOf<'table'>[];
@@ -48,6 +51,8 @@ export function TablePane({
   selected: SelectedCell | null;
   onSelect: (cell: SelectedCell | null) => void;
   onShow: (key: string, reading: Reading) => void;
+  /** Brings a recording to the front that a row's words name. */
+  onBring: (film: NamedFilm) => void;
   onFront: (id: string) => void;
 }) {
   const { block, table, worked, edits, unitOf } = at;
@@ -88,6 +93,16 @@ export function TablePane({
       >
         <p role="status" className="px-3 text-fine text-copper">
           {entry.hint}
+          {entry.elsewhere && (
+            <>
+              The words of this row name “{entry.elsewhere.meant.said}”, but the value is tied to what is in front, “
+              {entry.elsewhere.here.said}”.{' '}
+              <Button small onClick={() => onBring(entry.elsewhere!.meant)}>
+                To “{entry.elsewhere.meant.said}”
+              </Button>{' '}
+              There, find the moment and press “Record here”.
+            </>
+          )}
         </p>
         {selected && column && (
           <CellBar
@@ -100,6 +115,7 @@ export function TablePane({
             canRecord={stands}
             offer={offer}
             onRecord={() => entry.tie(selected.row, column.id, cell!)}
+            onUntie={() => entry.untie(selected.row, column.id, cell!)}
             onUncertainty={(u) => entry.write(selected.row, column.id, { ...cell!, uncertainty: u })}
             onTake={() => entry.take(selected.row, column.id)}
           />

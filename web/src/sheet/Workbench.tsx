@@ -12,6 +12,7 @@ import { DeskPane, LiveBench } from './DeskPane';
 import { FilmDesk } from './FilmDesk';
 import { blocksOf, stanceOf, tableWanted, unsealedBefore, useFront, type Stance } from './front';
 import { GraphPane } from './GraphPane';
+import { namedFilms, type NamedFilm } from './named';
 import { layRows, type TakeRows } from './layRows';
 import type { Looking } from './looking';
 import type { Standing } from './standing';
@@ -67,7 +68,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
   const [byHand, setByHand] = useState<{ part: number; stance: Stance } | null>(null);
   const inUse = useSyncExternalStore(looking.subscribe, looking.block);
   const at = useTable(journal, tableBlock);
-  const entry = useEntry(at, standing, () => setAsked(null));
+  const entry = useEntry(at, standing, namedFilms(desks, trials), () => setAsked(null));
 
   // Another recording is not the one the reading was made on.
   const elsewhere = askedLast?.before && places[askedLast.desk]?.trial !== askedLast.reading.trial;
@@ -94,6 +95,12 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
         ...places,
         [films]: { trial: reading.trial, view: reading.view ?? '', frame: reading.frame, placing: reading.instruments },
       });
+  };
+  const bring = ({ id, block }: NamedFilm) => {
+    chooseDesk(block);
+    setAsked(null);
+    setPlaces({ ...places, [block]: { ...(places[block] ?? NOWHERE), trial: id, frame: 0 } });
+    entry.forget();
   };
   const back = useCallback(() => {
     if (asked?.before) setPlaces((now) => ({ ...now, [asked.desk]: asked.before! }));
@@ -189,6 +196,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
             selected={selected}
             onSelect={setSelected}
             onShow={show}
+            onBring={bring}
             onFront={(id) => {
               setSelected(null);
               chooseTable(id);

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { meantElsewhere, wordsOf, type NamedFilm } from './named';
 import { uncertaintyOf } from '../core';
 import { displayFor, displays } from '../instruments/displays';
 import { lying } from '../instruments/placing';
@@ -6,9 +7,12 @@ import { rowsChange, type Cell } from '../notebook/table';
 import type { Standing } from './standing';
 import type { TableAtWork } from './useTable';
 
+type Elsewhere = NonNullable<ReturnType<typeof meantElsewhere>>;
+
 /** How values come into a table's cells: typed, taken from a display, or tied to where the bench stands now. */
-export function useEntry(at: TableAtWork | null, standing: Standing, onWritten: () => void) {
+export function useEntry(at: TableAtWork | null, standing: Standing, films: NamedFilm[], onWritten: () => void) {
   const [hint, setHint] = useState('');
+  const [elsewhere, setElsewhere] = useState<Elsewhere | null>(null);
   const write = (row: string, column: string, cell: Cell) => {
     if (!at) return;
     const order = at.table.rows.map((r) => r.id);
@@ -18,6 +22,8 @@ export function useEntry(at: TableAtWork | null, standing: Standing, onWritten: 
       slot,
     );
     setHint('');
+    const words = cell.reading ? wordsOf(at.table, row) : [];
+    setElsewhere(meantElsewhere(words, cell.reading?.trial, films) ?? null);
     onWritten();
   };
   const tied = (cell: Cell, column: string, before?: Cell): Cell => {
@@ -30,8 +36,16 @@ export function useEntry(at: TableAtWork | null, standing: Standing, onWritten: 
   };
   return {
     hint,
-    forget: () => setHint(''),
+    /** The recording that the row's words name, where a value was just tied to another. */
+    elsewhere,
+    forget: () => {
+      setHint('');
+      setElsewhere(null);
+    },
     write,
+    /** The value stays; how it was read is no longer known. */
+    untie: (row: string, column: string, { text, uncertainty }: Cell) =>
+      write(row, column, { text, ...(uncertainty && { uncertainty }) }),
     tie: (row: string, column: string, cell: Cell) => write(row, column, tied(cell, column, cell)),
     /** A value that is typed while a trial is on the bench remembers how it was read. */
     type: (row: string, column: string, text: string) => {
