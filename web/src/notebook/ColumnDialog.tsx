@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { ColumnSpec, TableSpec } from '../core';
 import { Button, Dialog, Field, Select, Symbol } from '../ui';
 import { useColumnDraft, type ColumnDraft, type Kind } from './columnDraft';
@@ -23,8 +24,12 @@ export function ColumnDialog({
 }) {
   const d = useColumnDraft(column, table);
   const { draft, put, label, calculated, constant, trouble, ready } = d;
+  const [first] = useState(() => JSON.stringify(draft));
+  const [leaving, setLeaving] = useState(false);
+  // Escape is pressed sooner than meant: what was typed isn't thrown away without a question.
+  const leave = () => (JSON.stringify(draft) === first || leaving ? onClose() : setLeaving(true));
   return (
-    <Dialog open onClose={onClose} title={column ? `Change ${column.name}` : 'New column'}>
+    <Dialog open onClose={leave} title={column ? `Change ${column.name}` : 'New column'}>
       <form
         className="flex flex-col gap-2.5"
         onSubmit={(e) => {
@@ -93,6 +98,20 @@ export function ColumnDialog({
           hint="for whoever reads the table"
         />
         <Preview d={d} />
+        {leaving && (
+          <div
+            role="alert"
+            className="flex flex-wrap items-center gap-2 rounded-house border-l-3 border-ochre bg-wash p-2"
+          >
+            What you typed isn’t in the table yet.
+            <Button small onClick={onClose}>
+              Throw it away
+            </Button>
+            <Button small onClick={() => setLeaving(false)}>
+              Go on typing
+            </Button>
+          </div>
+        )}
         <Button kind="main" type="submit" disabled={!ready}>
           {column ? 'Change the column' : 'Add the column'}
         </Button>

@@ -35,6 +35,12 @@ interface Props {
 
 /** Height of a row in pixels, and from how many rows on only those in view are drawn. */
 const ROW = 33;
+/** Which row it is, and its first column, stay in view while the others are looked at. */
+const STAYS =
+  '[&_th:first-child]:sticky [&_th:first-child]:left-0 [&_th:first-child]:z-1 [&_th:first-child]:w-8' +
+  ' [&_th:first-child]:min-w-8 [&_th:first-child]:bg-paper [&_th:nth-child(2)]:sticky [&_th:nth-child(2)]:left-8' +
+  ' [&_th:nth-child(2)]:z-1 [&_th:nth-child(2)]:bg-paper [&_td:nth-child(2)]:sticky [&_td:nth-child(2)]:left-8' +
+  ' [&_td:nth-child(2)]:bg-paper';
 const MANY = 150;
 const NOTHING: Cell = { text: '' };
 
@@ -94,6 +100,13 @@ export function TableView({
   useEffect(() => {
     if (goTo) goThere(goTo.row);
   }, [goTo]);
+  // A column that was added stands in view, however many stand before it.
+  const columns = useRef(table.columns.length);
+  useEffect(() => {
+    if (table.columns.length > columns.current)
+      box.current?.querySelector('thead th:last-child')?.scrollIntoView({ inline: 'end', block: 'nearest' });
+    columns.current = table.columns.length;
+  }, [table.columns.length]);
   const keys = gridKeys(typed, rows.length, focus);
   const names = (column: string) => {
     const from = typed.findIndex((i) => table.columns[i].id === column);
@@ -134,7 +147,7 @@ export function TableView({
           aria-label={title}
           aria-rowcount={rows.length + 1}
           aria-colcount={table.columns.length}
-          className="w-full border-collapse"
+          className={`w-full border-collapse ${STAYS}`}
         >
           <TableHead table={table} worked={worked} readOnly={readOnly} ops={ops} onAsk={setAsked} />
           <tbody>

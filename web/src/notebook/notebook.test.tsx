@@ -87,6 +87,26 @@ test('a new column tells its unit, and its trouble, while it is typed', () => {
   expect(save).toHaveBeenCalledWith(expect.objectContaining({ symbol: 'w', formula: '√L', kind: 'calculated' }), false);
 });
 
+test('escape asks before it throws a column away that was typed, and closes at once where nothing was', () => {
+  const close = vi.fn();
+  const spec = table(['Tern', '42.0', '26.01']);
+  render(<ColumnDialog column={null} table={spec} onClose={close} onSave={() => undefined} />);
+  fireEvent.change(screen.getByLabelText('Formula'), { target: { value: '√L' } });
+  fireEvent.keyDown(screen.getByLabelText('Formula'), { key: 'Escape' });
+  expect(close).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert').textContent).toMatch(/isn’t in the table yet/);
+  fireEvent.click(screen.getByText('Go on typing'));
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect(screen.getByLabelText('Formula')).toHaveProperty('value', '√L');
+  fireEvent.keyDown(screen.getByLabelText('Formula'), { key: 'Escape' });
+  fireEvent.click(screen.getByText('Throw it away'));
+  expect(close).toHaveBeenCalledTimes(1);
+  cleanup();
+  render(<ColumnDialog column={null} table={spec} onClose={close} onSave={() => undefined} />);
+  fireEvent.keyDown(screen.getByLabelText('Formula'), { key: 'Escape' });
+  expect(close).toHaveBeenCalledTimes(2);
+});
+
 test('each change can be taken back and done again, typing in a cell as one', async () => {
   const journal = journalOf('w-undo');
   const start: ColumnSpec[] = columns.slice(1, 3);

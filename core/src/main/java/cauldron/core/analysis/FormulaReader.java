@@ -93,6 +93,9 @@ final class FormulaReader {
                 below = position;
             } else if (c == '(' || c == '[' || c == '√' || c == '"' || Character.isLetter(c) || isDigit(c)) {
                 Node next = power();
+                if (below >= 0 && isFraction(begin, below, position)) {
+                    below = -1;
+                }
                 if (below >= 0 && !FormulaPrinter.isUnit(next)) {
                     throw new FormulaException(twoWays(begin, below, position), position);
                 }
@@ -103,6 +106,16 @@ final class FormulaReader {
             tooMany(++operators);
         }
         return left;
+    }
+
+    /** Whether a whole number over a whole number stands there, and a gap behind it: 1/2 F x is half of F x. */
+    private boolean isFraction(int begin, int slash, int second) {
+        return isWhole(text.substring(begin, slash).strip()) && isWhole(text.substring(slash + 1, second).strip())
+                && text.charAt(second - 1) == ' ';
+    }
+
+    private static boolean isWhole(String number) {
+        return !number.isEmpty() && number.chars().allMatch(Character::isDigit);
     }
 
     /** Of L/2T both are meant by people: (L/2)·T and L/(2T). So neither is taken. */

@@ -38,6 +38,18 @@ class FormulaWordsTest {
         assertThatThrownBy(() -> Formula.parse(formula, SYMBOLS)).isInstanceOf(FormulaException.class).hasMessageContaining(hint);
     }
 
+    /** A whole number over a whole number with a gap behind it is a fraction, as people write it before ½ is found. */
+    @Test
+    void aHalfWrittenOutIsAHalf() {
+        for (String half : new String[] {"1/2 L T", "½ L T", "1 / 2 L T", "0.5 L T"}) {
+            assertThat(Formula.parse(half, SYMBOLS).value(VALUES)).as(half)
+                    .isEqualTo(0.5 * VALUES.get("L") * VALUES.get("T"));
+        }
+        for (String either : new String[] {"1/2L", "L/2 T", "1/2π"}) {
+            assertThatThrownBy(() -> Formula.parse(either, SYMBOLS)).as(either).hasMessageContaining("isn't clear");
+        }
+    }
+
     @Test
     void barsAreNoAbsoluteValue() {
         assertThatThrownBy(() -> Formula.parse("|T|", SYMBOLS)).hasMessageContaining("abs(");
