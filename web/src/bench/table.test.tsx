@@ -97,5 +97,5 @@ test('the time line of steps says what was done, and goes back and forward over 
   fireEvent.click(shown.getByLabelText(/step back/i));
   expect(seek).toHaveBeenCalledWith(1);
   rerender(line({ ...bench } as BenchState));
-  expect(document.body.textContent).toMatch(/Drum of lamp oil to landing 2 by the hoist/);
+  expect(document.body.textContent).toMatch(/To landing 2 by the hoist: Drum of lamp oil/);
 });

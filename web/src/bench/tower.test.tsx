@@ -106,7 +106,7 @@ test('channels of bodies are called after them, and only while they are there', 
 test('what dragging would mean is told in words, and done as told', () => {
   const run = open();
   const meant = run.dragged('place', 3, 1, 5.2, { by: 'stair' });
-  expect(meant.words).toBe('Lens ring to landing 2 by the stair');
+  expect(meant.words).toBe('To landing 2 by the stair: Lens ring');
   expect(run.act(meant.action!)).toEqual({});
   expect(run.time()).toBe(1);
   expect(run.actionInWords(0)).toBe(meant.words);

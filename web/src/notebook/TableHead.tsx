@@ -18,7 +18,7 @@ interface Props {
 export function TableHead({ table, worked: { columns: results }, readOnly, ops, onAsk }: Props) {
   return (
     <thead className="sticky top-0 z-10 bg-paper">
-      <tr className="align-bottom shadow-[inset_0_-2px_0_var(--ink)]">
+      <tr className="align-bottom">
         <th scope="col" className="w-8">
           <span className="sr-only">Row</span>
         </th>

@@ -62,11 +62,11 @@ class TowerTest {
         bench();
         drag(1, 3);
         assertThat(step()).containsText("1 of 1");
-        assertThat(step()).containsText("Drum of lamp oil to landing 3 by the hoist");
+        assertThat(step()).containsText("To landing 3 by the hoist: Drum of lamp oil");
         assertThat(hands.channel("height")).isEqualTo(8.0);
         Locator rope = page.locator("[data-thing='2']");
         rope.focus();
-        while (page.getByText("Coil of rope to landing 1 by the hoist").count() == 0) {
+        while (page.getByText("To landing 1 by the hoist: Coil of rope").count() == 0) {
             rope.press("ArrowUp");
         }
         rope.press("Enter");
@@ -137,7 +137,7 @@ class TowerTest {
         // What may be taken is the lab's choice: the height is to be read off.
         assertThat(page.getByLabel("Rows of the run table")).not().containsText("h / m");
         Chrome.button(page, "Into the notebook").click();
-        assertThat(Chrome.cell(page, "what was done", 2)).hasValue("Drum of lamp oil to landing 1 by the hoist");
+        assertThat(Chrome.cell(page, "what was done", 2)).hasValue("To landing 1 by the hoist: Drum of lamp oil");
         assertThat(Chrome.cell(page, "mass", 3)).hasValue("3.500");
         assertThat(Double.parseDouble(Chrome.cell(page, "potential energy", 2).inputValue())).isCloseTo(18 * 9.81 * 2.4, within(0.06));
         // A value knows at which step it was taken.

@@ -95,7 +95,7 @@ class RunTableTest {
                 "Mass of the load moved last", "Height above the floor", "Kinetic energy", "Potential energy, Coil of rope",
                 "Total work of lifting");
         assertThat(table.rows().get(0)).containsExactly("0", "as it was at first", "", "", "0.0", "0.0", "0.0");
-        assertThat(table.rows().get(1)).containsExactly("1", "Coil of rope to landing 3 by the stair",
+        assertThat(table.rows().get(1)).containsExactly("1", "To landing 3 by the stair: Coil of rope",
                 "6.000", "8.00", "0.0", "470.9", "470.9");
         assertThat(table.rows().get(2)).startsWith("2").contains("0.00", "470.9");
         assertThat(table.times()).containsExactly(0, 1, 2);

@@ -127,7 +127,7 @@ public final class RaisedLoads extends Apparatus {
             landingAt.get(i - 1), reach).whileThereAre(landingCount, i));
 
     final Act place = act("place", "Put a load on …").unless(falling)
-            .told("{load} to {onto} by {by}");
+            .told("To {onto} by {by}: {load}");
     final Pick placedLoad = place.pick("load", "Load", loads);
     final Pick onto = place.pick("onto", "Onto", landings).or("floor", "the floor");
     final Choice<LoadPath.By> by = place.choice("by", "By", LoadPath.By.class).option("hoist", "the hoist", LoadPath.By.HOIST)

@@ -153,7 +153,7 @@ class RaisedLoadsTest {
         put(run, 1, "floor", "hoist", 1.5);
         run.act(new Action.Change("level", 5.0));
         assertThat(List.of(run.actionInWords(0), run.actionInWords(1), run.actionInWords(2))).containsExactly(
-                "Drum of lamp oil to landing 2 by the stair",
-                "Drum of lamp oil to the floor by the hoist", "Reference level");
+                "To landing 2 by the stair: Drum of lamp oil",
+                "To the floor by the hoist: Drum of lamp oil", "Reference level");
     }
 }
