@@ -37,6 +37,9 @@ import { useLeaving, type Standing } from './standing';
 const SIDE =
   'max-h-[45%] shrink-0 overflow-auto border-t bg-sheet px-3 py-1.5 @xl:max-h-none @xl:border-t-0 @xl:border-l';
 
+/** Below the picture what fits stands abreast, so that the second isn't below the fold. */
+const ABREAST = 'grid grid-cols-[repeat(auto-fit,minmax(min(100%,13rem),1fr))] content-start gap-2';
+
 /** Trials of a lab's bench, kept in the notebook like everything a student makes. */
 function useJournalShelf(
   journal: Journal,
@@ -310,7 +313,7 @@ function Beside({ block, m, run, behind }: { block: BlockOf<'bench'>; m: Manifes
   const units = [...new Set(drawn.map((c) => c.unit))];
   return (
     <div
-      className={`${SIDE} flex flex-col gap-2 ${block.graphs.length ? '@xl:w-80' : '@xl:w-56'}`}
+      className={`${SIDE} ${ABREAST} ${block.graphs.length ? '@xl:w-80' : '@xl:w-56'}`}
       tabIndex={0}
       role="region"
       aria-label="Bars, curves and what it came to"

@@ -7,7 +7,7 @@ import { tableOps } from '../notebook/tableOps';
 import { TableView } from '../notebook/TableView';
 import { Button } from '../ui';
 import { Tabs } from './BenchTabs';
-import type { NamedFilm } from './named';
+import type { Elsewhere as Named, NamedFilm } from './named';
 import { useOffer, useStands, type Standing } from './standing';
 import type { Entry } from './useEntry';
 import type { TableAtWork } from './useTable';
@@ -93,16 +93,7 @@ export function TablePane({
       >
         <p role="status" className="px-3 text-fine text-copper">
           {entry.hint}
-          {entry.elsewhere && (
-            <>
-              The words of this row name “{entry.elsewhere.meant.said}”, but the value is tied to what is in front, “
-              {entry.elsewhere.here.said}”.{' '}
-              <Button small onClick={() => onBring(entry.elsewhere!.meant)}>
-                To “{entry.elsewhere.meant.said}”
-              </Button>{' '}
-              There, find the moment and press “Record here”.
-            </>
-          )}
+          {entry.elsewhere && <Elsewhere of={entry.elsewhere} onBring={onBring} />}
         </p>
         {selected && column && (
           <CellBar
@@ -141,5 +132,24 @@ export function TablePane({
         </Suspense>
       )}
     </div>
+  );
+}
+
+/** What a row's words name, where a value was tied to something else. */
+function Elsewhere({ of: { said, meant, here }, onBring }: { of: Named; onBring: (film: NamedFilm) => void }) {
+  return (
+    <>
+      The words of this row name “{said}”, but the value is tied to what is in front, “{here.said}”.{' '}
+      {meant ? (
+        <>
+          <Button small onClick={() => onBring(meant)}>
+            To “{said}”
+          </Button>{' '}
+          There, find the moment and press “Record here”.
+        </>
+      ) : (
+        'That isn’t recorded yet.'
+      )}
+    </>
   );
 }

@@ -9,6 +9,8 @@ export interface NamedFilm {
   /** What was chosen, in words, as the recordings are listed. */
   said: string;
   names: string[];
+  /** All that can be chosen for recordings like it. */
+  offered: string[];
 }
 
 /** Recordings by the names of what was chosen for each. */
@@ -16,7 +18,8 @@ export function namedFilms(desks: BlockOf<'films' | 'bench'>[], trials: Schemas[
   return trials.flatMap((t) => {
     const films = desks.find((d): d is BlockOf<'films'> => d.type === 'films' && d.id === t.block);
     const names = (films?.choices ?? []).flatMap((c) => c.options.find((o) => o.id === t.chosen[c.id])?.name ?? []);
-    return names.length ? [{ id: t.id, block: t.block, said: names.join(', '), names }] : [];
+    const offered = (films?.choices ?? []).flatMap((c) => c.options.map((o) => o.name));
+    return names.length ? [{ id: t.id, block: t.block, said: names.join(', '), names, offered }] : [];
   });
 }
 
@@ -29,17 +32,30 @@ function agreeing(words: string[], film: NamedFilm) {
   return film.names.filter((name) => said.some((w) => w === plain(name) || w.includes(plain(name)))).length;
 }
 
+/** What a row's words name in the place of what is in front. */
+export interface Elsewhere {
+  /** In words. */
+  said: string;
+  /** The recording; missing where it isn't made yet. */
+  meant?: NamedFilm;
+  here: NamedFilm;
+}
+
 /**
- * The recording that a row's own words name, where what is read is another one; none where the words name the one in
- * front as well as any, or none at all. Of several alike the last counts.
+ * What a row's own words name, where what is read is something else; nothing where the words name what is in front as
+ * well as any, or name nothing at all. Of several recordings alike the last counts.
  */
-export function meantElsewhere(words: string[], front: string | undefined, films: NamedFilm[]) {
+export function meantElsewhere(words: string[], front: string | undefined, films: NamedFilm[]): Elsewhere | undefined {
   const here = films.find((f) => f.id === front);
   if (!here) return undefined;
   const most = Math.max(...films.map((f) => agreeing(words, f)));
-  if (most === 0 || agreeing(words, here) === most) return undefined;
-  const meant = films.findLast((f) => agreeing(words, f) === most)!;
-  return { meant, here };
+  if (most > agreeing(words, here)) {
+    const meant = films.findLast((f) => agreeing(words, f) === most)!;
+    return { said: meant.said, meant, here };
+  }
+  if (most > 0) return undefined;
+  const said = here.offered.find((name) => words.some((w) => plain(w) === plain(name)));
+  return said ? { said, here } : undefined;
 }
 
 /** What stands in a row's columns of words. */

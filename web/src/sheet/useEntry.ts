@@ -1,13 +1,11 @@
 import { useState } from 'react';
-import { meantElsewhere, wordsOf, type NamedFilm } from './named';
+import { meantElsewhere, wordsOf, type Elsewhere, type NamedFilm } from './named';
 import { uncertaintyOf } from '../core';
 import { displayFor, displays } from '../instruments/displays';
 import { lying } from '../instruments/placing';
 import { rowsChange, type Cell } from '../notebook/table';
 import type { Standing } from './standing';
 import type { TableAtWork } from './useTable';
-
-type Elsewhere = NonNullable<ReturnType<typeof meantElsewhere>>;
 
 /** How values come into a table's cells: typed, taken from a display, or tied to where the bench stands now. */
 export function useEntry(at: TableAtWork | null, standing: Standing, films: NamedFilm[], onWritten: () => void) {
