@@ -75,8 +75,8 @@ export function ClassList() {
           {data.newer && <Newer list={data} />}
           {data.students.length === 0 ? (
             <p>
-              Nobody is in this class yet. Students join at this address with the code{' '}
-              <b className="mono">{data.code}</b>.
+              Nobody is in this class yet. Students open <span className="mono">{location.origin}/join</span> and type
+              the code <b className="mono">{data.code}</b>.
             </p>
           ) : (
             <table className="w-full rounded-house border bg-sheet text-left">

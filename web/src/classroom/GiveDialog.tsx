@@ -63,7 +63,9 @@ export function GiveDialog({ labId, title, onClose }: { labId: string; title: st
                     />
                     <span>
                       {c.name}
-                      <span className="block text-fine text-soft">{c.students} students</span>
+                      <span className="block text-fine text-soft">
+                        {c.students === 1 ? '1 student' : `${c.students} students`}
+                      </span>
                     </span>
                   </label>
                   {c.id in chosen && (

@@ -41,7 +41,7 @@ export function LabMenu({ lab, folders, given }: { lab: Schemas['OwnView']; fold
                 setAsking('folder');
               }}
             >
-              Lay into a folder …
+              Move to a folder …
             </DropdownMenu.Item>
             <DropdownMenu.Item
               className={menuItem}

@@ -114,8 +114,8 @@ export function Roster() {
           </section>
           {here.length === 0 && (
             <p>
-              Nobody is in this class yet. Students join at this address with the code{' '}
-              <b className="mono">{data.code}</b>.
+              Nobody is in this class yet. Students open <span className="mono">{location.origin}/join</span> and type
+              the code <b className="mono">{data.code}</b>.
             </p>
           )}
           {here.length > 0 && (

@@ -49,9 +49,9 @@ export function SignIn() {
         </Button>
       </form>
       <p>
-        A code on a slip of paper?{' '}
+        Have you been given a slip of paper with a code?{' '}
         <Link to="/enter" className="font-semibold text-indigo underline">
-          Use it once to get in
+          Type the code
         </Link>
       </p>
       <p className="border-t pt-4">

@@ -45,12 +45,12 @@ test('words, numbers and what may be left out', () => {
 test('lists grow, change their order and shrink', () => {
   const told = open('choice', { type: 'choice', id: 'c', prompt: '?', points: 1, choices: [{ text: 'A' }] });
   fireEvent.click(screen.getByRole('button', { name: 'Add one' }));
-  type('Text, choices 2', 'B');
-  fireEvent.click(screen.getByLabelText('Right, choices 2'));
+  type('Text, choice 2', 'B');
+  fireEvent.click(screen.getByLabelText('Right, choice 2'));
   expect(told.now.choices).toEqual([{ text: 'A' }, { text: 'B', right: true }]);
-  fireEvent.click(screen.getByRole('button', { name: 'choices 2 up' }));
+  fireEvent.click(screen.getByRole('button', { name: 'choice 2 up' }));
   expect(told.now.choices).toEqual([{ text: 'B', right: true }, { text: 'A' }]);
-  fireEvent.click(screen.getByRole('button', { name: 'Take choices 1 away' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Remove choice 1' }));
   expect(told.now.choices).toEqual([{ text: 'A' }]);
 });
 

@@ -279,7 +279,7 @@ function Items({ name, schema, value, needed, onChange }: FieldProps) {
       <legend className="px-1 font-semibold">{fieldName(name)}</legend>
       {schema.description && <p className="text-fine text-soft">{schema.description}</p>}
       {items.map((item, i) => {
-        const nth = `${fieldName(name).toLowerCase()} ${i + 1}`;
+        const nth = `${one(fieldName(name).toLowerCase())} ${i + 1}`;
         return (
           <div
             key={i}
@@ -308,7 +308,7 @@ function Items({ name, schema, value, needed, onChange }: FieldProps) {
               >
                 <ChevronDown size={14} />
               </IconButton>
-              <IconButton label={`Take ${nth} away`} onClick={() => set(items.filter((_, k) => k !== i))}>
+              <IconButton label={`Remove ${nth}`} onClick={() => set(items.filter((_, k) => k !== i))}>
                 <Trash2 size={14} />
               </IconButton>
             </span>
@@ -371,3 +371,6 @@ function Named(props: FieldProps) {
     />
   );
 }
+
+/** One of several, by the name that all have together. */
+const one = (name: string) => (name.endsWith('s') ? name.slice(0, -1) : name);

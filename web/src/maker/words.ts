@@ -13,7 +13,7 @@ const SAID: Record<string, string> = {
   figures: 'Significant figures',
   fixed: 'Settings, the same in all recordings',
   following: 'What follows from the student’s table',
-  found: 'Unit that was found',
+  found: 'Unit that a student found',
   from: 'From',
   layers: 'Drawn over the picture',
   like: 'What it is like',

@@ -31,7 +31,8 @@ export function State({ data, of }: { data: Schemas['WorkView']; of: number }) {
           {score ? (
             <>
               <b className="mono">{score.points}</b> of {of} points
-              {score.forDone > 0 && ` · ${score.done} of ${score.asked} done: ${score.forDone}`}
+              {score.forDone > 0 &&
+                `, ${score.forDone} of them for having done ${score.done} of ${score.asked} things asked for`}
             </>
           ) : (
             'points are shown later'

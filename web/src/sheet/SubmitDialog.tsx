@@ -57,7 +57,10 @@ export function SubmitDialog({
           </div>
         )}
         {items?.length === 0 && <p className="font-semibold text-verdigris">Everything is there.</p>}
-        <p className="text-soft">Once it is handed in, you can read your work but not change it.</p>
+        <p className="text-soft">
+          Once it is handed in, you can read your work. To go on with it, take it back: that can be done until your
+          teacher begins to mark it, or the lab closes.
+        </p>
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>Go on working</Button>
           <Button kind="main" disabled={!items || submit.isPending} onClick={() => submit.mutate()}>

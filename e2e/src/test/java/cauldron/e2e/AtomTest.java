@@ -94,7 +94,7 @@ class AtomTest {
         assertThat(came("It decays by")).hasText("β⁻: a neutron turns into a proton");
         assertThat(part("half-life")).hasText("5730 years");
         page.getByLabel("To be built").selectOption("A nucleus that turns into nitrogen-14 by one decay");
-        assertThat(came("What was asked for is")).hasText("built");
+        assertThat(came("To be built")).hasText("built");
     }
 
     @Test

@@ -51,9 +51,9 @@ final class MakerHands {
         field("Prompt").fill(prompt);
         for (int i = 1; i <= choices.length; i++) {
             Chrome.button(page, "Add one").click();
-            field("Text, choices " + i).fill(choices[i - 1]);
+            field("Text, choice " + i).fill(choices[i - 1]);
         }
-        page.getByLabel("Right, choices 1").check();
+        page.getByLabel("Right, choice 1").check();
     }
 
     /** What a student sees, beside it. */

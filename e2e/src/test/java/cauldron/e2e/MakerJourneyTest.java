@@ -281,7 +281,7 @@ class MakerJourneyTest {
         assertThat(Chrome.button(page, "Version 1 is ready")).isVisible();
         page.navigate(App.address() + "/my-labs");
         Chrome.button(page, "More with " + title).click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Lay into a folder …")).click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Move to a folder …")).click();
         page.getByLabel("Folder", new Page.GetByLabelOptions().setExact(true)).fill("Year " + NAME);
         Chrome.button(page, "Keep it").click();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Year " + NAME)))

@@ -76,7 +76,7 @@ class SchoolTest {
             assertThat(page.getByText("waits for a code to be used")).isVisible();
 
             Page student = fresh(bench, "/");
-            Chrome.link(student, "Use it once to get in").click();
+            Chrome.link(student, "Type the code").click();
             student.getByLabel("One-time code").fill(way.toLowerCase());
             Chrome.button(student, "Go on").click();
             student.getByLabel("Choose a secret").fill("kelp and salt");

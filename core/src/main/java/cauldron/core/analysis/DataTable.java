@@ -74,8 +74,8 @@ public final class DataTable {
                     without += uncertainties[i] > 0 ? 0 : 1;
                 }
             }
-            return with > 0 && without > 0 ? without + (without == 1 ? " cell has" : " cells have")
-                    + " no uncertainty and counts as exact".replace("counts", without == 1 ? "counts" : "count") : null;
+            return with > 0 && without > 0 ? without + (without == 1 ? " value counts" : " values count")
+                    + " as exact: without ±" : null;
         }
 
         /** Whether the student, asked for this column's unit, has found it. */

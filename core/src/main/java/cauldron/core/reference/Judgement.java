@@ -82,7 +82,8 @@ public record Judgement(List<CellCheck> cells, List<WorkedCheck.Worked> worked, 
         }
         int open = (int) cells.stream().filter(c -> c.verdict() == Verdict.NOT_HELD).count();
         if (open > 0) {
-            parts.add(open + " couldn't be held");
+            parts.add(open + (open == 1 ? " value has" : " values have") + " nothing to be held against: read on no trial,"
+                    + " or on one that can't be had again");
         }
         int formulas = (int) worked.stream().filter(w -> !w.follows()).count();
         if (formulas > 0) {

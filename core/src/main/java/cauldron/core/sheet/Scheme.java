@@ -46,7 +46,7 @@ public record Scheme(int completeness, List<String> spotCheck) {
                 .otherwise(0).says("How much of the points is for having done everything, in per cent.");
         private final Field<Scheme, List<String>> spotCheck = field("spotCheck", list(text(60), MOST),
                 Scheme::spotCheck)
-                .otherwise(List.of()).hidden().says("Questions that stand for all when it is looked at what is right.");
+                .otherwise(List.of()).hidden().says("Where some questions are ticked, only these are looked at for what is right, and they stand for all.");
 
         Declared() {
             super("Scheme", "What the points of a lab are for.");

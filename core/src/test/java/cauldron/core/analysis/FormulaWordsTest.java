@@ -143,6 +143,6 @@ class FormulaWordsTest {
         assertThat(t.column("m").uncertainties()[0]).isCloseTo(0.25, within(1e-12));
         assertThat(t.column("c0").note()).isNull();
         DataTable some = table(List.of(measured(0, "x", "")), new String[] {"1±0.3"}, new String[] {"2"}, new String[] {"3"});
-        assertThat(some.column("c0").note()).isEqualTo("2 cells have no uncertainty and count as exact");
+        assertThat(some.column("c0").note()).isEqualTo("2 values count as exact: without ±");
     }
 }

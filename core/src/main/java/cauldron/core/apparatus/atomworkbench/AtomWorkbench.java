@@ -83,7 +83,7 @@ public final class AtomWorkbench extends Apparatus {
             .map(k -> k.inWords).toArray(String[]::new));
     final Outcome decay = outcome("decay", "d", "It decays by", "").words(decays());
     final Outcome halfLife = outcome("half-life", "T_½", "Half-life", "s").decimals(3).aside();
-    final Outcome asked = outcome("asked", "c", "What was asked for is", "").words("nothing", "not there yet", "built");
+    final Outcome asked = outcome("asked", "c", "To be built", "").words("nothing was asked for", "not there yet", "built");
 
     final View front = view("front", "Atom, neighbours and chart");
     final Place here = place("here");

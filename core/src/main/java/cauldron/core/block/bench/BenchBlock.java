@@ -130,7 +130,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(SETTING), (BenchBlock b) -> b.plan().setup())
                 .otherwise(Map.of()).says("Settings it begins with.");
         private final Field<BenchBlock, List<String>> open = field("open", list(text(60), 100), (BenchBlock b) -> b.plan().open())
-                .optional().given(b -> b.plan().opened()).says("Settings that can be changed, none where it is empty; without it, all.");
+                .optional().given(b -> b.plan().opened()).says("Tick what students may change. Without a tick nothing can be changed; where nothing was ever ticked, everything can.");
         private final Field<BenchBlock, List<String>> acts = field("acts", list(text(60), 40), (BenchBlock b) -> b.plan().acts())
                 .optional().given(b -> b.plan().offered()).says("What can be done to it; without it, all that it offers.");
         private final Field<BenchBlock, List<String>> readouts = field("readouts", list(text(60), 100),
@@ -143,7 +143,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
                 (BenchBlock b) -> b.plan().graphs()).otherwise(List.of())
                 .says("Channels drawn against time, those of one unit together.");
         private final Field<BenchBlock, List<String>> bars = field("bars", list(text(60), 20), (BenchBlock b) -> b.plan().bars())
-                .otherwise(List.of()).says("Accounts shown as bars: energy, or ids of ledgers.");
+                .otherwise(List.of()).says("Which accounts stand beside the picture as bars.");
         private final Field<BenchBlock, List<String>> profiles = field("profiles", list(text(60), 20),
                 (BenchBlock b) -> b.plan().profiles()).otherwise(List.of()).says("Curves at an instant that are shown.");
         private final Field<BenchBlock, List<String>> table = field("table", list(text(60), 100), (BenchBlock b) -> b.plan().table())

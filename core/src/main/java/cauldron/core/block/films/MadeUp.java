@@ -158,7 +158,7 @@ public final class MadeUp {
                 int count = run.count(event, 0, plan.seconds());
                 most.merge(event.name(), count, Math::max);
                 if (count < FEW) {
-                    few.putIfAbsent(event.name(), "Only " + count + " times “" + event.name() + "” within the "
+                    few.putIfAbsent(event.name(), "Only " + (count == 1 ? "once" : count + " times") + " “" + event.name() + "” within the "
                             + Numbers.printShort(plan.seconds()) + " s"
                             + (plan.choices().isEmpty() ? "" : " with " + plan.inWords(all.get(i))));
                 }

@@ -91,7 +91,7 @@ public record GraphBlock(String id, String title, String table, String along, St
         private final Field<GraphBlock, String> title = field("title", text(60), GraphBlock::title).otherwise("")
                 .says("What it is called where a lab has several.");
         private final Field<GraphBlock, String> table = field("table", text(60), GraphBlock::table)
-                .says("The id of the table it shows.");
+                .says("The table whose rows are its points.");
         private final Field<GraphBlock, String> along = field("along", text(60), GraphBlock::along).otherwise("")
                 .says("The column it opens with along; without it, the first of numbers.");
         private final Field<GraphBlock, String> up = field("up", text(60), GraphBlock::up).otherwise("")
