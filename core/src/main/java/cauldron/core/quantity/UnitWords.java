@@ -1,12 +1,12 @@
 package cauldron.core.quantity;
 
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 
 /** Names of units as people write them out: {@code joules}, {@code per cent}, {@code metres per second}. */
 final class UnitWords {
 
-    private static final Map<String, String> SYMBOLS = new HashMap<>();
+    private static final Map<String, String> SYMBOLS = new LinkedHashMap<>();
     private static final String[] PREFIXES = {"kilo", "k", "milli", "m", "centi", "c", "mega", "M", "micro", "µ", "nano", "n"};
 
     static {

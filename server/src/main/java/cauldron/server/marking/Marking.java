@@ -186,11 +186,12 @@ public class Marking {
     /** Lets a student go on with what is handed in, as long as nobody has marked it. */
     @Transactional
     public void takeBack(UUID workId, Person student) {
+        // Whose work it is comes first: nobody else learns whether it is marked.
+        assignments.takeBack(workId, student);
         if (!marks.findByWorkIdInOrderByMarkedAt(List.of(workId)).isEmpty()) {
             throw Problems.conflict("marked",
                     "Your teacher has begun to mark this, so it can't be taken back any more.");
         }
-        assignments.takeBack(workId, student);
         end(workId, student, "");
     }
 

@@ -147,7 +147,7 @@ class AtomWorkbenchTest {
     @Test
     void whatIsAskedMayChangeMeanwhile() {
         Run run = run("protons", 1.0);
-        assertThat(word(run, "asked")).isEqualTo("nothing");
+        assertThat(word(run, "asked")).isEqualTo("nothing was asked for");
         run.act(new Action.Change("challenge", "no-neutron"));
         assertThat(word(run, "asked")).isEqualTo("built");
         assertThat(run.read(BENCH.a)).isEqualTo(1);
