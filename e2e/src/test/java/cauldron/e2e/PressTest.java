@@ -94,7 +94,7 @@ class PressTest {
         Chrome.part(page, "Analyse");
         Locator question = Chrome.question(page, "How stiff is your spring");
         Chrome.answer(question, "5.2", "N/m");
-        assertThat(question).containsText("One metre has a hundred of them");
+        assertThat(question).containsText("In which unit is the gradient of your line then?");
         Chrome.answer(question, "520", "N/m");
         assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
     }
