@@ -1,8 +1,7 @@
-import { convert, type ColumnSpec, type RunTable } from '../core';
+import { convert, type ColumnSpec } from '../core';
 import type { Brought } from './ImportDialog';
 import type { Change } from './journal';
-import { takeIn, type Taken } from './takeRun';
-import { nextRow, rowsChange, type NotebookTable, type Reading, type RowWords } from './table';
+import { nextRow, rowsChange, type NotebookTable, type RowWords } from './table';
 import type { Edits } from './useEdits';
 
 /** What can be done to a table besides typing; each is one step that can be taken back. */
@@ -87,16 +86,6 @@ export function tableOps(table: NotebookTable, edits: Edits) {
           texts.flatMap((text, i) => (text || !below ? [{ slot: `cell/${next[at + i]}/${c}`, value: { text } }] : [])),
         ),
       ]);
-    },
-    /** Takes in a table of a run, or of trials, as one step; tells what became of it. */
-    takeRun: (
-      run: RunTable,
-      reading: (time: number, row: number) => Reading,
-      how: { asked?: ColumnSpec[]; ownColumns?: boolean } = {},
-    ): Taken => {
-      const { changes, ...taken } = takeIn(table, run, reading, how);
-      if (changes.length > 0) edits.apply(changes);
-      return taken;
     },
     /** Writes lines of texts, from a cell on, into the columns that can be typed in. */
     paste: (at: number, column: string, lines: string[][]) => {

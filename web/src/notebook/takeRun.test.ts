@@ -3,8 +3,7 @@ import { workOut, type RunTable } from '../core';
 import { onAPage } from '../ui/page.fixture';
 import { table } from './fixture';
 import type { Change } from './journal';
-import { tableOps } from './tableOps';
-import { takenWords } from './takeRun';
+import { takenWords, takeRun } from './takeRun';
 
 onAPage();
 
@@ -27,7 +26,7 @@ const byFrame = (time: number) => ({ trial: 'trial-7', frame: 60 * time, instrum
 function taken(spec: ReturnType<typeof table>, what = run, how: { ownColumns?: boolean } = {}) {
   const apply = vi.fn<(changes: Change[]) => void>();
   const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
-  tableOps(spec, edits).takeRun(what, byFrame, how);
+  takeRun(spec, edits, what, byFrame, how);
   expect(apply).toHaveBeenCalledTimes(1);
   return new Map(apply.mock.calls[0][0].map(({ slot, value }) => [slot, value]));
 }
@@ -71,7 +70,7 @@ test('more rows than a table can keep are refused in words, and nothing is writt
   const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
   const rows = Array.from({ length: 20_000 }, (_, i) => [String(i), '', '', '']);
   const many = { ...run, times: rows.map((_, i) => i), rows };
-  const said = tableOps(table(['Tern', '42.0', '26.01']), edits).takeRun(many, () => ({
+  const said = takeRun(table(['Tern', '42.0', '26.01']), edits, many, () => ({
     trial: 't',
     frame: 0,
     instruments: {},
@@ -120,7 +119,7 @@ test('a column gets what the lab says that it takes, whatever it is called, and 
   const apply = vi.fn<(changes: Change[]) => void>();
   const edits = { apply, undo: vi.fn(), redo: vi.fn(), canUndo: false, canRedo: false };
   const of = (_: number, row: number) => ({ trial: `trial-${row}`, frame: 1, instruments: {} });
-  const said = tableOps(spec, edits).takeRun(trials, of);
+  const said = takeRun(spec, edits, trials, of);
   expect(said).toEqual({ rows: 2, fresh: 2, left: [], empty: ['remark'] });
   const cells = apply.mock.calls[0][0].filter((c) => c.slot.startsWith('cell/')).map((c) => c.value.text);
   expect(cells).toEqual(['copper', 'glass', '492', '2460']);
@@ -143,7 +142,7 @@ test('a moment that stands in the notebook already makes no second row; gaps are
   const full = table(['Tern', '42.0', '0.5'], ['Tern', '40.0', '1.2']);
   full.cells['r1/t'].reading = byFrame(0.5);
   full.cells['r2/t'].reading = byFrame(1.25);
-  const said = tableOps(full, edits).takeRun(run, byFrame);
+  const said = takeRun(full, edits, run, byFrame);
   expect(apply).not.toHaveBeenCalled();
   expect(takenWords(said, 'Readings')).toMatch(/^All 2 rows stood in “Readings” already\./);
 });

@@ -1,5 +1,6 @@
 import { convert, type ColumnSpec, type RunTable } from '../core';
 import type { Change } from './journal';
+import type { Edits } from './useEdits';
 import { nextRow, rowsChange, type NotebookTable, type Reading } from './table';
 
 const MOST_ROWS = 20_000;
@@ -75,7 +76,7 @@ function holds(c: ColumnSpec, head: RunColumn) {
  * The changes that take a run's table in below what stands there; of a row that stands there already only the gaps are
  * filled.
  */
-export function takeIn(
+function takeIn(
   table: NotebookTable,
   { columns: all, rows: whole, times }: RunTable,
   reading: (time: number, row: number) => Reading,
@@ -128,6 +129,19 @@ export function takeIn(
       .map((c) => c.name || c.symbol),
     changes: cells.length ? [...columns, ...(fresh ? [rowsChange(table, next)] : []), ...cells] : [],
   };
+}
+
+/** Takes in a table of a run, or of trials, as one step; tells what became of it. */
+export function takeRun(
+  table: NotebookTable,
+  edits: Pick<Edits, 'apply'>,
+  run: RunTable,
+  reading: (time: number, row: number) => Reading,
+  how: { asked?: ColumnSpec[]; ownColumns?: boolean } = {},
+): Taken {
+  const { changes, ...taken } = takeIn(table, run, reading, how);
+  if (changes.length > 0) edits.apply(changes);
+  return taken;
 }
 
 /** Columns that only say which row it is; nobody misses them where there is no place for them. */

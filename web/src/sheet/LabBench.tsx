@@ -28,6 +28,7 @@ import type { Reading } from '../notebook/table';
 import { UPRIGHT } from '../picture/picture';
 import { useApparatus } from '../scenes/useApparatus';
 import { Button, Trouble } from '../ui';
+import { layRows, type TablesInFront } from './layRows';
 import type { Looking } from './looking';
 import { Hands, LookAgain, useLookingOn, useTelling } from './lookOn';
 import { OpenSettings, StillWanted } from './OpenSettings';
@@ -82,8 +83,8 @@ interface Props {
   standing: Standing;
   looking: Looking;
   onTake: (laidAs: string) => void;
-  /** Brings a run's table into the notebook's table in front. */
-  onRows: (make: MakeTable, reading: (time: number, row: number) => Reading) => Laid;
+  /** Where a run's table goes, by the time that it goes there. */
+  tablesInFront: () => TablesInFront | null;
 }
 
 /** An open bench inside a lab, set up as its block says. Not drawn anew with every key typed beside it. */
@@ -98,7 +99,7 @@ export const LabBench = memo(function LabBench({
   standing,
   looking,
   onTake,
-  onRows,
+  tablesInFront,
 }: Props) {
   const { m: whole } = useApparatus(block.apparatus);
   // What the lab doesn't offer to do is nowhere to be done.
@@ -126,11 +127,11 @@ export const LabBench = memo(function LabBench({
     bench.keepAll();
     const trial = bench.trialOf(0);
     if (!trial) return { trouble: 'Nothing has happened here yet: run it first.' };
-    return onRows(make, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
+    return layRows(tablesInFront, make, (time) => ({ trial, frame: time / m.interval, instruments: {} }));
   };
 
   const trialsTaken = (make: MakeTable, trials: KeptTrial[]) =>
-    onRows(make, (time, row) => ({ trial: trials[row].id, frame: time / m.interval, instruments: {} }));
+    layRows(tablesInFront, make, (time, row) => ({ trial: trials[row].id, frame: time / m.interval, instruments: {} }));
 
   // A lying picture leaves room beside it, an upright one below.
   const lying = m.views[0].aspect > UPRIGHT;

@@ -13,7 +13,7 @@ import { FilmDesk } from './FilmDesk';
 import { blocksOf, stanceOf, tableWanted, unsealedBefore, useFront, type Stance } from './front';
 import { GraphPane } from './GraphPane';
 import { namedFilms, type NamedFilm } from './named';
-import { layRows, type TakeRows } from './layRows';
+import type { TablesInFront } from './layRows';
 import type { Looking } from './looking';
 import type { Standing } from './standing';
 import { TablePane, type SelectedCell } from './TablePane';
@@ -115,13 +115,10 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
     };
   });
   const take = useCallback((instrument: string) => latest.current(instrument), []);
-  const latestRows = useRef<TakeRows>(() => ({}));
-  const takeRows = useCallback<TakeRows>((...what) => latestRows.current(...what), []);
+  const tablesNow = useRef<TablesInFront | null>(null);
+  const inFront = useCallback(() => tablesNow.current, []);
   useEffect(() => {
-    latestRows.current = (...what) =>
-      at
-        ? layRows(at, tables, chooseTable, takeRows, ...what)
-        : { trouble: 'This lab has no table to take them into.' };
+    tablesNow.current = at && { at, tables, bringToFront: chooseTable };
   });
   const onDesk = useMemo(() => trials.filter((t) => t.block === desk?.id), [trials, desk?.id]);
   const note = useMemo(() => asked && <HowRead text={asked.text} onBack={back} />, [asked, back]);
@@ -173,7 +170,7 @@ function Open({ work, sheet, part, journal, trials, readOnly, standing, looking,
                 key={desk.id}
                 block={desk}
                 show={asked?.desk === desk.id ? asked.reading : null}
-                onRows={takeRows}
+                tablesInFront={inFront}
                 looking={looking}
                 {...common}
               />

@@ -1,24 +1,30 @@
 import type { Laid, MakeTable } from '../bench/IntoNotebook';
 import type { BlockOf } from '../core';
 import type { Reading } from '../notebook/table';
-import { tableOps } from '../notebook/tableOps';
-import { columnsFor, takenWords } from '../notebook/takeRun';
+import { columnsFor, takenWords, takeRun } from '../notebook/takeRun';
 import type { TableAtWork } from './useTable';
 
-export type TakeRows = (make: MakeTable, reading: (time: number, row: number) => Reading, ownColumns?: boolean) => Laid;
+/** The table in front, and what else there is to bring there. */
+export interface TablesInFront {
+  at: TableAtWork;
+  tables: BlockOf<'table'>[];
+  bringToFront: (id: string) => void;
+}
 
 /**
  * Lays rows of a bench into the table in front; one that has no column for them makes way for one that has.
  *
- * @param again does the same on the table as it stands by then
+ * @param inFront as it stands by then
  */
 export function layRows(
-  at: TableAtWork,
-  tables: BlockOf<'table'>[],
-  bringToFront: (id: string) => void,
-  again: TakeRows,
-  ...[make, reading, ownColumns = false]: Parameters<TakeRows>
+  inFront: () => TablesInFront | null,
+  make: MakeTable,
+  reading: (time: number, row: number) => Reading,
+  ownColumns = false,
 ): Laid {
+  const front = inFront();
+  if (!front) return { trouble: 'This lab has no table to take them into.' };
+  const { at, tables, bringToFront } = front;
   const run = make(at.block.columns.flatMap((c) => c.takes ?? []));
   if ('error' in run) return { trouble: run.error };
   const fitting = (block: BlockOf<'table'>) => {
@@ -35,10 +41,10 @@ export function layRows(
       };
     }
   }
-  const taken = tableOps(at.table, at.edits).takeRun(run, reading, { asked: at.block.columns, ownColumns });
+  const taken = takeRun(at.table, at.edits, run, reading, { asked: at.block.columns, ownColumns });
   if (taken.trouble) return { trouble: taken.trouble };
   return {
     said: takenWords(taken, at.block.title),
-    ...(taken.left.length > 0 && { rest: () => again(make, reading, true) }),
+    ...(taken.left.length > 0 && { rest: () => layRows(inFront, make, reading, true) }),
   };
 }

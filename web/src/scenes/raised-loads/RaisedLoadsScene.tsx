@@ -30,7 +30,7 @@ export function RaisedLoadsScene({ picture, layers }: Props) {
         fill="var(--line)"
         strokeWidth={1.5}
       />
-      <path d={`M${left - 2 * wall} ${floor}H${right + 2 * wall}`} {...LINE} strokeWidth={2} />
+      <path d={`M${left - 2 * wall} ${floor}H${right + 2 * wall}`} {...LINE} strokeWidth={2} data-part="ground" />
       <Ground x={left - 2 * wall} width={right - left + 4 * wall} y={floor} k={k} />
       <Stair from={[floor, ...landings]} foot={foot} turn={turn} k={k} />
       {landings.map((y, i) => (

@@ -102,8 +102,9 @@ final class Eyes {
                   const scale = document.querySelector(`[data-instrument=${instrument}]`);
                   const at = new DOMPoint(x, y).matrixTransform(scale.querySelector('rect').getScreenCTM().inverse());
                   const names = [...scale.querySelectorAll('text.mono')].map((t) => [Number(t.getAttribute('x')), Number(t.textContent)]);
-                  const per = (names[2][0] - names[1][0]) / (names[2][1] - names[1][1]);
-                  return names[1][1] + (at.x - names[1][0]) / per;
+                  const [one, other] = names.slice(-2);
+                  const per = (other[0] - one[0]) / (other[1] - one[1]);
+                  return one[1] + (at.x - one[0]) / per;
                 }""", List.of(instrument, place[0], place[1]));
         return ((Number) value).doubleValue();
     }

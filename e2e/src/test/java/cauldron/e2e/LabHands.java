@@ -102,4 +102,33 @@ final class LabHands {
         Chrome.answer(question, number, unit);
         assertThat(question.locator("[data-verdict]")).hasAttribute("data-verdict", "right");
     }
+
+    /** Types a slip; it is to meet its hint. */
+    void slip(String about, String number, String unit, String hint) {
+        Locator question = Chrome.question(page, about);
+        Chrome.answer(question, number, unit);
+        assertThat(question.locator("[data-verdict]")).containsText(hint);
+    }
+
+    /** Brings the table of all trials into the notebook; what is said of it is to begin so. */
+    void overAllIntoTheNotebook(String said) {
+        Chrome.button(page, Pattern.compile("^Trials")).click();
+        Chrome.button(page, "Over all").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByText("Into the notebook").click();
+        assertThat(dialog.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText(said))).hasCount(1);
+        page.keyboard().press("Escape");
+        assertThat(dialog).hasCount(0);
+        Chrome.button(page, Pattern.compile("^Trials")).click();
+    }
+
+    /** Explains in the last part and hands in; nothing is to be missing, and so many points are told. */
+    void handIn(String words, String points) {
+        Chrome.part(page, "Explain");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("points$"))).fill(words);
+        Chrome.button(page, "Hand in …").click();
+        assertThat(page.getByText("Everything is there.")).isVisible();
+        Chrome.button(page, "Hand in").click();
+        assertThat(page.getByText(Pattern.compile("Handed in"))).containsText(points);
+    }
 }

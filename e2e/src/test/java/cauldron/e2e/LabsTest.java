@@ -55,12 +55,7 @@ class LabsTest {
     }
 
     private void handIn(String points) {
-        part("Explain");
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("points$"))).fill(REASONS);
-        Chrome.button(page, "Hand in …").click();
-        assertThat(page.getByText("Everything is there.")).isVisible();
-        Chrome.button(page, "Hand in").click();
-        assertThat(page.getByText(Pattern.compile("Handed in"))).containsText(points);
+        hands.handIn(REASONS, points);
     }
 
     @Test

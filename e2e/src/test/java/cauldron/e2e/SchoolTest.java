@@ -136,7 +136,7 @@ class SchoolTest {
     @Test
     void triesRunOutAndTheTeacherOpensTheQuestionAgain() {
         try (BrowserContext context = Chrome.context(1280, 800); BrowserContext desk = Chrome.context(1280, 800)) {
-            Page page = Chrome.signIn(context, "yusuf.hale");
+            Page page = Chrome.signIn(context, "umar.fenn");
             Chrome.inItem(page, "The lamp keeper's clock", "Go on");
             Chrome.button(page, "Analyse").click();
             Locator left = page.getByTestId("tries-left");
@@ -152,7 +152,7 @@ class SchoolTest {
             assertThat(left).containsText("used up");
             Page teacher = Chrome.signIn(desk, "ines");
             Chrome.ofClass(teacher, "Physics 10", Pattern.compile("^The lamp keeper's clock$")).click();
-            Chrome.link(teacher, Pattern.compile("the work of Yusuf Hale")).click();
+            Chrome.link(teacher, Pattern.compile("the work of Umar Fenn")).click();
             Chrome.button(teacher, "Analyse").click();
             teacher.getByText(Pattern.compile("all used up")).click();
             Chrome.button(teacher, "Open the question again").click();

@@ -126,24 +126,92 @@ class TowerTest {
         assertThat(page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Height, landing 1"))).hasValue("4.2");
     }
 
+    /** How high a landing's floor is above the ground, read off the long tape laid from one to the other. */
+    private double height(int landing) {
+        double[] floor = eyes.middle("[data-landing='" + landing + "'] > rect");
+        var slab = page.locator("[data-landing='" + landing + "'] > rect").boundingBox();
+        var ground = page.locator("[data-part=ground]").boundingBox();
+        double x = slab.x + 0.7 * slab.width;
+        eyes.drag(eyes.middle("[data-instrument=tape] > circle >> nth=1"), new double[] {x, slab.y - 40});
+        eyes.drag(eyes.middle("[data-instrument=tape] > circle >> nth=0"), new double[] {x, ground.y});
+        return eyes.metres("tape", new double[] {x, floor[1] - slab.height / 2});
+    }
+
+    /** The whole lab as its own words say, to all the points that are decided at once, each named slip on the way. */
     @Test
-    void aStudentTakesRowsIntoTheNotebookWithTheirOrigin() {
+    void theTowerIsWalkedFromPredictionToHandedIn() {
         as("sunniva.grey");
+        LabHands lab = new LabHands(page);
         Chrome.sealed(page, "The store in the tower", 0, "Heights");
         Chrome.button(page, "Put a load on …").waitFor();
         drag(1, 1);
-        put("Lead line", "landing 2", "the stair");
-        assertThat(page.locator("[data-run-row]")).hasCount(3);
+        String[][] placings = {{"Lead line", "landing 2", "the stair"}, {"Coil of rope", "landing 3", "the hoist"},
+            {"Drum of lamp oil", "landing 2", "the hoist"}, {"Coil of rope", "landing 1", "the stair"},
+            {"Lead line", "landing 3", "the hoist"}};
+        for (String[] one : placings) {
+            put(one[0], one[1], one[2]);
+        }
+        assertThat(page.locator("[data-run-row]")).hasCount(7);
         // What may be taken is the lab's choice: the height is to be read off.
         assertThat(page.getByLabel("Rows of the run table")).not().containsText("h / m");
         Chrome.button(page, "Into the notebook").click();
+        assertThat(page.getByText("Left for you to type: height.")).isVisible();
         assertThat(Chrome.cell(page, "what was done", 2)).hasValue("To landing 1 by the hoist: Drum of lamp oil");
         assertThat(Chrome.cell(page, "mass", 3)).hasValue("3.500");
         assertThat(Double.parseDouble(Chrome.cell(page, "potential energy", 2).inputValue())).isCloseTo(18 * 9.81 * 2.4, within(0.06));
         // A value knows at which step it was taken.
         Chrome.cell(page, "potential energy", 2).click();
-        assertThat(step()).containsText("1 of 2");
-        Chrome.cell(page, "potential energy", 3).click();
-        assertThat(step()).containsText("2 of 2");
+        assertThat(step()).containsText("1 of 6");
+        Chrome.cell(page, "potential energy", 7).click();
+        assertThat(step()).containsText("6 of 6");
+        Chrome.button(page, "Long tape").click();
+        double[] heights = {height(1), height(2), height(3)};
+        int[] landings = {1, 2, 3, 2, 1, 3};
+        for (int i = 0; i < landings.length; i++) {
+            lab.type("height", i + 2, LabHands.print(heights[landings[i] - 1], 2));
+        }
+        assertThat(page.getByText("6 of 6 rows")).isVisible();
+
+        Chrome.part(page, "Two ways");
+        for (String[] way : new String[][] {{"landing 3", "the hoist"}, {"the floor", "the hoist"},
+            {"landing 3", "the stair"}, {"the floor", "the stair"}}) {
+            put("Drum of lamp oil", way[0], way[1]);
+        }
+        Chrome.button(page, "Into the notebook").click();
+        assertThat(page.getByText("5 rows stand in “Ways” now.")).isVisible();
+        assertThat(Chrome.cell(page, "potential energy", 2)).hasValue(Chrome.cell(page, "potential energy", 4).inputValue());
+
+        Chrome.part(page, "Falling");
+        put("Drum of lamp oil", "landing 3", "the hoist");
+        Chrome.button(page, "Let a load fall …").click();
+        Chrome.button(page, "Do it").click();
+        page.keyboard().press("Escape");
+        Chrome.button(page, "It strikes the floor").click();
+
+        Chrome.part(page, "Analyse");
+        lab.column("mass times height", "q", "m*h");
+        double gradient = lab.gradient("E_p", "q");
+        assertThat(gradient).isCloseTo(9.81, within(0.2));
+        asked(lab, gradient);
+        lab.handIn("The keeper with the hoist is right: both ways the drum stores the same on landing three, because "
+                + "only its weight and the height count. The stair is longer, and along the flat parts no work is done "
+                + "on the load. When it falls, potential energy becomes kinetic energy, and at the floor thermal "
+                + "energy.", "12");
+    }
+
+    private static void asked(LabHands lab, double gradient) {
+        String line = "What is the gradient of your line";
+        lab.slip(line, LabHands.print(gradient / 1000, 5), "N/kg", "That comes out when a mass is in grams");
+        lab.slip(line, LabHands.print(1 / gradient, 4), "N/kg", "That is upside down");
+        lab.right(line, LabHands.print(gradient, 2), "N/kg");
+        lab.slip("A coil of rope of 6 kg", "72", "J", "Mass times height is not yet an energy");
+        lab.slip("A coil of rope of 6 kg", "706300", "J", "The mass belongs into kilograms");
+        lab.right("A coil of rope of 6 kg", "706", "J");
+        lab.right("How much more does the drum store", "0", "J");
+        lab.slip("The reference level is at 4.9 m", "865", "J", "The drum lies below the level");
+        lab.right("The reference level is at 4.9 m", "-865", "J");
+        lab.slip("How fast is a load", "8.69", "m/s", "Kinetic energy has a half in it");
+        lab.slip("How fast is a load", "151", "m/s", "That is the square of the speed.");
+        lab.right("How fast is a load", "12.3", "m/s");
     }
 }

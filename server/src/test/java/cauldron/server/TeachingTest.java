@@ -124,7 +124,7 @@ class TeachingTest {
         seal(room);
         Map<String, String> answer = Map.of("block", "steep", "number", "0.25", "unit", "N/cm");
         String path = "/api/works/" + room.work() + "/checks";
-        assertThat(Visitor.read(room.student().post(path, answer)).get("detail").asString()).contains("5 complete rows");
+        assertThat(Visitor.read(room.student().post(path, answer)).get("detail").asString()).contains("0 of 5 rows complete");
         List<Map<String, Object>> entries = new ArrayList<>(row("r1", "0.25", "20.0"));
         entries.addAll(row("r2", "0.50", "21.0"));
         entries.addAll(row("r3", "5.75", "22.0"));
