@@ -278,6 +278,17 @@ const LOWERED: Record<string, string> = {
   s: 'ₛ',
   k: 'ₖ',
   t: 'ₜ',
+  h: 'ₕ',
+  i: 'ᵢ',
+  l: 'ₗ',
+  m: 'ₘ',
+  n: 'ₙ',
+  o: 'ₒ',
+  p: 'ₚ',
+  r: 'ᵣ',
+  u: 'ᵤ',
+  v: 'ᵥ',
+  x: 'ₓ',
 };
 
 /** A symbol where only plain text can stand: what can be lowered is. */

@@ -190,7 +190,7 @@ class TowerTest {
 
         Chrome.part(page, "Analyse");
         lab.column("mass times height", "q", "m*h");
-        double gradient = lab.gradient("E_p", "q");
+        double gradient = lab.gradient("Eₚ", "q");
         assertThat(gradient).isCloseTo(9.81, within(0.2));
         asked(lab, gradient);
         lab.handIn("The keeper with the hoist is right: both ways the drum stores the same on landing three, because "
