@@ -291,10 +291,9 @@ const LOWERED: Record<string, string> = {
   x: 'ₓ',
 };
 
-/** A symbol where only plain text can stand: what can be lowered is. */
+/** Symbols where only plain text can stand, alone or in an equation: what can be lowered is. */
 export function symbolText(text: string) {
-  const [main, sub] = text.split('_');
-  return main + [...(sub ?? '')].map((c) => LOWERED[c] ?? c).join('');
+  return text.replace(/_([\p{L}\p{N}]+)/gu, (_, sub: string) => [...sub].map((c) => LOWERED[c] ?? c).join(''));
 }
 
 /** A symbol as it is printed: letters slanted, what follows an underscore lowered. */
