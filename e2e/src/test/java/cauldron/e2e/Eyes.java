@@ -111,7 +111,7 @@ final class Eyes {
 
     /** The same in metres, whatever unit stands on it. */
     double metres(String instrument, double[] place) {
-        boolean inMetres = page.locator("[data-instrument=" + instrument + "] text").allInnerTexts().contains("m");
+        boolean inMetres = page.locator("[data-instrument=" + instrument + "] text").allTextContents().contains("m");
         return read(instrument, place) / (inMetres ? 1 : 100);
     }
 

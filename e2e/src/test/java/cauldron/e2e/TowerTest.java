@@ -134,7 +134,9 @@ class TowerTest {
         double x = slab.x + 0.7 * slab.width;
         eyes.drag(eyes.middle("[data-instrument=tape] > circle >> nth=1"), new double[] {x, slab.y - 40});
         eyes.drag(eyes.middle("[data-instrument=tape] > circle >> nth=0"), new double[] {x, ground.y});
-        return eyes.metres("tape", new double[] {x, floor[1] - slab.height / 2});
+        // What the tape shows at the landing, less what it shows at the ground, wherever its zero has fallen.
+        return eyes.metres("tape", new double[] {x, floor[1] - slab.height / 2})
+                - eyes.metres("tape", new double[] {x, ground.y + ground.height / 2});
     }
 
     /** The whole lab as its own words say, to all the points that are decided at once, each named slip on the way. */
