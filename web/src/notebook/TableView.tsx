@@ -37,7 +37,8 @@ interface Props {
 const ROW = 33;
 /** Which row it is, and its first column, stay in view while the others are looked at. */
 const STAYS =
-  '[&_thead_th]:shadow-[inset_0_-2px_0_var(--ink)] [&_th:first-child]:sticky [&_th:first-child]:left-0 [&_th:first-child]:z-1 [&_th:first-child]:w-8' +
+  '[&_thead_th]:shadow-[inset_0_-2px_0_var(--ink)] [&_th:first-child]:sticky [&_th:first-child]:left-0' +
+  ' [&_th:first-child]:z-1 [&_th:first-child]:w-8' +
   ' [&_th:first-child]:min-w-8 [&_th:first-child]:bg-paper [&_th:nth-child(2)]:sticky [&_th:nth-child(2)]:left-8' +
   ' [&_th:nth-child(2)]:z-1 [&_th:nth-child(2)]:bg-paper [&_td:nth-child(2)]:sticky [&_td:nth-child(2)]:left-8' +
   ' [&_td:nth-child(2)]:bg-paper';

@@ -128,7 +128,7 @@ test('a column gets what the lab says that it takes, whatever it is called, and 
   );
 });
 
-test('a moment that stands in the notebook already makes no second row; gaps are filled, nothing is written over', () => {
+test('a moment that stands in the notebook already makes no second row; only its gaps are filled', () => {
   const before = table(['Tern', '42.0', ''], ['', '', '9']);
   before.cells['r1/L'].reading = byFrame(0.5);
   const changes = taken(before);

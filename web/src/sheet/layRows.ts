@@ -36,9 +36,8 @@ export function layRows(
     const better = tables.find((t) => t.id !== at.block.id && fitting(t) > 0);
     if (better) {
       bringToFront(better.id);
-      return {
-        trouble: `“${at.block.title}” has no column for these rows. “${better.title}” has, and is in front now: press again.`,
-      };
+      const here = `“${at.block.title}” has no column for these rows.`;
+      return { trouble: `${here} “${better.title}” has, and is in front now: press again.` };
     }
   }
   const taken = takeRun(at.table, at.edits, run, reading, { asked: at.block.columns, ownColumns });

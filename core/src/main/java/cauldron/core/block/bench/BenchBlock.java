@@ -130,7 +130,7 @@ public record BenchBlock(String id, String title, BenchPlan plan, int distinctTr
         private final Field<BenchBlock, Map<String, Object>> setup = field("setup", map(SETTING), (BenchBlock b) -> b.plan().setup())
                 .otherwise(Map.of()).says("Settings it begins with.");
         private final Field<BenchBlock, List<String>> open = field("open", list(text(60), 100), (BenchBlock b) -> b.plan().open())
-                .optional().given(b -> b.plan().opened()).says("Tick what students may change. Without a tick nothing can be changed; where nothing was ever ticked, everything can.");
+                .optional().given(b -> b.plan().opened()).says("What students may change. Left alone, it is everything; with every tick taken away, nothing.");
         private final Field<BenchBlock, List<String>> acts = field("acts", list(text(60), 40), (BenchBlock b) -> b.plan().acts())
                 .optional().given(b -> b.plan().offered()).says("What can be done to it; without it, all that it offers.");
         private final Field<BenchBlock, List<String>> readouts = field("readouts", list(text(60), 100),
